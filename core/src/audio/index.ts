@@ -1,0 +1,5 @@
+export { joinPcm, lengthMs, levelDb, peakOf, phoneRateHz, trimSilence, withPeak, type Pcm } from './pcm';
+export { decodeMuLaw, decodeMuLawSample, encodeMuLaw, encodeMuLawSample } from './g711';
+export { resample } from './resample';
+export { readWav, writeMuLawWav, writeWav, type WavProblem } from './wav';
+export { beep, dtmfHz, dtmfTone, ringbackTone } from './tones';

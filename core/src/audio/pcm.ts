@@ -1,0 +1,56 @@
+/** One channel of sound: samples from -1 to 1 at a rate in Hz. */
+export interface Pcm {
+  readonly samples: Float32Array;
+  readonly rateHz: number;
+}
+
+/** The rate of a telephone line, in Hz (ITU-T G.711). */
+export const phoneRateHz = 8000;
+
+export function lengthMs({ samples, rateHz }: Pcm): number {
+  return Math.round((samples.length / rateHz) * 1000);
+}
+
+/** Root mean square of the samples in dB relative to full scale; -Infinity for silence. */
+export function levelDb({ samples }: Pcm): number {
+  let sum = 0;
+  for (const sample of samples) sum += sample * sample;
+  return 10 * Math.log10(sum / Math.max(1, samples.length));
+}
+
+/** Largest sample regardless of sign, 0 to 1. */
+export function peakOf({ samples }: Pcm): number {
+  let peak = 0;
+  for (const sample of samples) peak = Math.max(peak, Math.abs(sample));
+  return peak;
+}
+
+/** Scaled so that its largest sample is at a level in dB below full scale; silence stays silence. */
+export function withPeak(pcm: Pcm, peakDb: number): Pcm {
+  const peak = peakOf(pcm);
+  if (peak === 0) return pcm;
+  const gain = 10 ** (peakDb / 20) / peak;
+  return { ...pcm, samples: pcm.samples.map((sample) => sample * gain) };
+}
+
+/** Without the silence at both ends: what stays below `floor` (0 to 1), less a margin in ms. */
+export function trimSilence({ samples, rateHz }: Pcm, floor = 0.004, marginMs = 20): Pcm {
+  const margin = Math.round((marginMs / 1000) * rateHz);
+  const first = samples.findIndex((sample) => Math.abs(sample) > floor);
+  if (first < 0) return { samples: new Float32Array(0), rateHz };
+  let last = samples.length - 1;
+  while (Math.abs(samples[last] ?? 0) <= floor) last -= 1;
+  return { samples: samples.slice(Math.max(0, first - margin), last + 1 + margin), rateHz };
+}
+
+/** Several pieces of the same rate one after the other. @throws Error when rates differ. */
+export function joinPcm(pieces: readonly Pcm[], rateHz: number): Pcm {
+  if (pieces.some((piece) => piece.rateHz !== rateHz)) throw new Error(`All pieces must be at ${rateHz} Hz`);
+  const samples = new Float32Array(pieces.reduce((sum, piece) => sum + piece.samples.length, 0));
+  let at = 0;
+  for (const piece of pieces) {
+    samples.set(piece.samples, at);
+    at += piece.samples.length;
+  }
+  return { samples, rateHz };
+}

@@ -1,0 +1,40 @@
+import type { Hours, Period, WeekSpan, Weekday } from './hours';
+import type { PeriodId } from './ids';
+
+/** Adds a period with no time in the week yet. */
+export function addPeriod<Kept extends Pick<Hours, 'periods'>>(hours: Kept, period: Period): Kept {
+  return { ...hours, periods: [...hours.periods, period] };
+}
+
+/** Removes a period and every span of it. */
+export function removePeriod(hours: Hours, periodId: PeriodId): Hours {
+  return {
+    ...hours,
+    periods: hours.periods.filter((period) => period.id !== periodId),
+    week: hours.week.filter((span) => span.periodId !== periodId),
+  };
+}
+
+export function renamePeriod(hours: Hours, periodId: PeriodId, name: string): Hours {
+  const periods = hours.periods.map((period) => (period.id === periodId ? { ...period, name } : period));
+  return { ...hours, periods };
+}
+
+/** Replaces what a period does on one day. */
+export function setDaySpans(
+  hours: Hours,
+  periodId: PeriodId,
+  day: Weekday,
+  spans: readonly Pick<WeekSpan, 'startMin' | 'endMin'>[],
+): Hours {
+  const others = hours.week.filter((span) => span.periodId !== periodId || span.day !== day);
+  const sorted = [...spans].sort((one, other) => one.startMin - other.startMin);
+  return { ...hours, week: [...others, ...sorted.map((span) => ({ periodId, day, ...span }))] };
+}
+
+/** The spans of a period on one day, in time order. */
+export function daySpans(hours: Hours, periodId: PeriodId, day: Weekday): readonly WeekSpan[] {
+  return hours.week
+    .filter((span) => span.periodId === periodId && span.day === day)
+    .sort((one, other) => one.startMin - other.startMin);
+}

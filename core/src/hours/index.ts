@@ -1,0 +1,28 @@
+export { hoursId, periodId, type HoursId, type PeriodId } from './ids';
+export {
+  checkHours,
+  longestPeriodName,
+  minutesOfDay,
+  mostPeriods,
+  mostWeekSpans,
+  weekdays,
+  type Hours,
+  type HoursProblem,
+  type Period,
+  type Weekday,
+  type WeekSpan,
+} from './hours';
+export { clockReading, instantOf, isTimeZone, type TimeZone } from './timeZone';
+export { periodsAt, spansAt, weekMoment } from './week';
+export {
+  answersAt,
+  answerSpans,
+  isSameAnswer,
+  nextChange,
+  type Answer,
+  type AnswerChange,
+  type PeriodRule,
+  type AnswerSpan,
+} from './answersAt';
+export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
+export { addPeriod, daySpans, removePeriod, renamePeriod, setDaySpans } from './edits';

@@ -1,0 +1,40 @@
+import { right, wrong, type Result } from '../result';
+import { minutesOfDay } from './hours';
+
+export type TimeProblem =
+  | { readonly type: 'notATime'; readonly text: string }
+  | { readonly type: 'noSuchTime'; readonly text: string };
+
+/**
+ * Reads a time of day as people type it ("8", "8:30", "0830", "5.30 pm", "noon", "midnight") into minutes after
+ * midnight, 0 to 1440; 24:00 is the midnight that ends the day.
+ */
+export function readTime(text: string): Result<number, TimeProblem> {
+  const plain = text.trim().toLowerCase();
+  if (plain === 'noon') return right(720);
+  if (plain === 'midnight') return right(0);
+  const parts = /^(\d{1,2})(?:[:.]?(\d{2}))?\s*(?:([ap])\.?m?\.?)?$/.exec(plain);
+  if (!parts) return wrong({ type: 'notATime', text });
+  const minutes = minutesFrom(Number(parts[1]), Number(parts[2] ?? 0), parts[3]);
+  return minutes === undefined ? wrong({ type: 'noSuchTime', text }) : right(minutes);
+}
+
+function minutesFrom(hour: number, minute: number, half: string | undefined): number | undefined {
+  if (minute > 59 || (half && (hour < 1 || hour > 12))) return undefined;
+  const hour24 = half ? (hour % 12) + (half === 'p' ? 12 : 0) : hour;
+  const total = hour24 * 60 + minute;
+  return total <= minutesOfDay ? total : undefined;
+}
+
+/** Minutes after midnight as `8:30` or, for the day after, `2:00` again; 1440 is `24:00`. */
+export function showTime(minutes: number): string {
+  const ofDay = minutes > minutesOfDay ? minutes - minutesOfDay : minutes;
+  return `${Math.floor(ofDay / 60)}:${String(ofDay % 60).padStart(2, '0')}`;
+}
+
+const dayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+/** The English name of an ISO 8601 day of the week, 1 to 7. */
+export function weekdayName(day: number): string {
+  return dayNames[day - 1] ?? `day ${day}`;
+}

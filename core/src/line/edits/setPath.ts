@@ -1,0 +1,30 @@
+import { unreachable } from '../../result';
+import type { Attendant } from '../attendant';
+import type { SetPath } from './edit';
+import { changeAnnouncement, changeMenu } from './sheetEdits';
+
+/** Puts another path at a slot. @throws Error when the attendant has no such place. */
+export function setPath(attendant: Attendant, { slot, path }: SetPath): Attendant {
+  const { answering } = attendant;
+  switch (slot.type) {
+    case 'otherwise':
+      return { ...attendant, answering: { ...answering, otherwise: path } };
+    case 'period': {
+      const rules = answering.rules.map((rule) => (rule.periodId === slot.periodId ? { ...rule, path } : rule));
+      return { ...attendant, answering: { ...answering, rules } };
+    }
+    case 'key':
+      return changeMenu(attendant, slot.sheetId, (menu) => ({
+        ...menu,
+        options: menu.options.map((option) => (option.key === slot.key ? { ...option, path } : option)),
+      }));
+    case 'silence':
+      return changeMenu(attendant, slot.sheetId, (menu) => ({ ...menu, silencePath: path }));
+    case 'wrongKey':
+      return changeMenu(attendant, slot.sheetId, (menu) => ({ ...menu, wrongKeyPath: path }));
+    case 'after':
+      return changeAnnouncement(attendant, slot.sheetId, (sheet) => ({ ...sheet, afterPath: path }));
+    default:
+      return unreachable(slot);
+  }
+}

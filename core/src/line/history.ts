@@ -1,0 +1,61 @@
+import type { Attendant } from './attendant';
+import { applyEdit } from './edits/applyEdit';
+import type { Edit } from './edits/edit';
+
+/** One step of undo: an edit, and the attendants before and after it. */
+export interface Change {
+  readonly edit: Edit;
+  readonly before: Attendant;
+  readonly after: Attendant;
+}
+
+/** The attendant being edited, with what was done to it and what was undone. */
+export interface History {
+  readonly present: Attendant;
+  /** Oldest first. */
+  readonly done: readonly Change[];
+  /** What can be redone; the next one last. Emptied by a new edit. */
+  readonly undone: readonly Change[];
+}
+
+const mostChanges = 200;
+
+export function startHistory(present: Attendant): History {
+  return { present, done: [], undone: [] };
+}
+
+/** Applies an edit. Typing on in the same words joins the step of undo before it. */
+export function doEdit(history: History, edit: Edit): History {
+  const after = applyEdit(history.present, edit);
+  const last = history.done.at(-1);
+  if (last && history.undone.length === 0 && typesOn(last.edit, edit)) {
+    return { present: after, done: [...history.done.slice(0, -1), { ...last, edit, after }], undone: [] };
+  }
+  const done = [...history.done, { edit, before: history.present, after }];
+  return { present: after, done: done.slice(-mostChanges), undone: [] };
+}
+
+/** Takes the last edit back; the same history when there is none. */
+export function undo(history: History): History {
+  const change = history.done.at(-1);
+  if (!change) return history;
+  return { present: change.before, done: history.done.slice(0, -1), undone: [...history.undone, change] };
+}
+
+/** Does again what was last undone; the same history when there is none. */
+export function redo(history: History): History {
+  const change = history.undone.at(-1);
+  if (!change) return history;
+  return { present: change.after, done: [...history.done, change], undone: history.undone.slice(0, -1) };
+}
+
+function typesOn(earlier: Edit, later: Edit): boolean {
+  if (earlier.type === 'setWords' && later.type === 'setWords') {
+    return earlier.sheetId === later.sheetId && earlier.part === later.part;
+  }
+  if (earlier.type === 'setOption' && later.type === 'setOption') {
+    const both = earlier.option.label !== undefined && later.option.label !== undefined;
+    return both && earlier.sheetId === later.sheetId && earlier.key === later.key;
+  }
+  return earlier.type === 'renameSheet' && later.type === 'renameSheet' && earlier.sheetId === later.sheetId;
+}

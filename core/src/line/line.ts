@@ -1,0 +1,13 @@
+import type { E164 } from '../directory';
+import type { HoursId, TimeZone } from '../hours';
+import type { LineId } from './ids';
+
+/** A phone line: its number, its time zone and the hours it keeps. Its attendant is a document beside it. */
+export interface Line {
+  readonly id: LineId;
+  /** The business's name as callers know it, 1 to 80 characters. */
+  readonly name: string;
+  readonly number: E164;
+  readonly timeZone: TimeZone;
+  readonly hoursId: HoursId;
+}

@@ -1,0 +1,79 @@
+import type { SheetId } from './ids';
+import type { Key } from './key';
+import type { Path } from './step';
+
+/** What one key of a menu does. Options stand in the order they are read out. */
+export interface Option {
+  readonly key: Key;
+  /** What the key is for, as said in "For ..., press 1": 0 to 80 characters. */
+  readonly label: string;
+  readonly readOut: boolean;
+  readonly path: Path;
+}
+
+/** Words, then keys to choose from. */
+export interface Menu {
+  readonly type: 'menu';
+  readonly id: SheetId;
+  readonly name: string;
+  readonly openingWords: string;
+  readonly options: readonly Option[];
+  readonly closingWords: string;
+  /** Whether keys count while the menu is still being said. */
+  readonly keysDuringGreeting: boolean;
+  /** How long to wait for a key after the menu was said, 1 to 60 s. */
+  readonly waitSeconds: number;
+  /** After how many rounds without a key the silence path is taken, 1 to 9. */
+  readonly silentRounds: number;
+  /** What is said after a silent round, before the menu is said again. */
+  readonly silenceWords: string;
+  readonly silencePath: Path;
+  /** At which wrong key the wrong-key path is taken, 1 to 9. */
+  readonly wrongKeys: number;
+  /** What is said after a wrong key, before the menu is said again. */
+  readonly wrongKeyWords: string;
+  readonly wrongKeyPath: Path;
+}
+
+/** Words without keys, then a path. */
+export interface Announcement {
+  readonly type: 'announcement';
+  readonly id: SheetId;
+  readonly name: string;
+  readonly words: string;
+  readonly afterPath: Path;
+}
+
+export type Sheet = Menu | Announcement;
+
+export const menuDefaults = {
+  openingWords: '',
+  options: [],
+  closingWords: '',
+  keysDuringGreeting: true,
+  waitSeconds: 5,
+  silentRounds: 2,
+  silenceWords: 'Are you still there?',
+  silencePath: [],
+  wrongKeys: 3,
+  wrongKeyWords: 'Sorry, that key has no use here.',
+  wrongKeyPath: [],
+} as const satisfies Partial<Menu>;
+
+export const menuLimits = {
+  waitSeconds: { least: 1, most: 60 },
+  silentRounds: { least: 1, most: 9 },
+  wrongKeys: { least: 1, most: 9 },
+} as const;
+
+export const longestLabel = 80;
+export const longestSheetName = 60;
+export const mostSheets = 500;
+
+export function newMenu(id: SheetId, name: string): Menu {
+  return { type: 'menu', id, name, ...menuDefaults };
+}
+
+export function newAnnouncement(id: SheetId, name: string): Announcement {
+  return { type: 'announcement', id, name, words: '', afterPath: [] };
+}

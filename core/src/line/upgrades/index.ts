@@ -1,0 +1,4 @@
+import type { Upgrade } from './upgrade';
+
+/** Every upgrade of the attendant document, in order. Only ever appended to. */
+export const upgrades: readonly Upgrade[] = [];

@@ -1,0 +1,4 @@
+export { proof, type Finding } from './proof';
+export type { FindingPlace, ProofSubject } from './rule';
+export type { RuleName } from './rules';
+export { adviseOn, describeFinding } from './words/en';

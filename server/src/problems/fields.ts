@@ -1,0 +1,73 @@
+import { applyDecorators } from '@nestjs/common';
+import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
+import { Transform } from 'class-transformer';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
+
+interface Optional {
+  readonly optional?: boolean;
+}
+
+/** A text of so many characters, spaces at its ends taken off. `name` is what the manager calls it. */
+export function TextField(options: Optional & { name: string; least?: number; most: number }): PropertyDecorator {
+  const { name, least = 1, most } = options;
+  const message = ({ value }: { value: unknown }): string => {
+    const length = typeof value === 'string' ? value.length : 0;
+    if (length < least) return `${name} is missing.`;
+    return `${name} is too long: ${length.toLocaleString('en')} characters; the most is ${most.toLocaleString('en')}.`;
+  };
+  return applyDecorators(
+    Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value)),
+    IsString({ message: `${name} must be text.` }),
+    Length(least, most, { message }),
+    ...described(options, { minLength: least, maxLength: most, description: name }),
+  );
+}
+
+/** A text of a certain form; `says` tells the manager what it should be. */
+export function PatternField(options: Optional & { pattern: RegExp; says: string }): PropertyDecorator {
+  const { pattern, says } = options;
+  return applyDecorators(
+    Matches(pattern, { message: says }),
+    ...described(options, { pattern: pattern.source, description: says }),
+  );
+}
+
+export function ChoiceField(options: Optional & { of: readonly string[]; says: string }): PropertyDecorator {
+  const { of, says } = options;
+  return applyDecorators(
+    IsIn([...of], { message: says }),
+    ...described(options, { enum: [...of], description: says }),
+  );
+}
+
+export function WholeField(options: Optional & { name: string; least: number; most: number }): PropertyDecorator {
+  const { name, least, most } = options;
+  const message = `${name} must be a whole number from ${least.toLocaleString('en')} to ${most.toLocaleString('en')}.`;
+  return applyDecorators(
+    IsInt({ message }),
+    Min(least, { message }),
+    Max(most, { message }),
+    ...described(options, { type: 'integer', minimum: least, maximum: most, description: name }),
+  );
+}
+
+export function YesNoField(options: Optional & { name: string }): PropertyDecorator {
+  return applyDecorators(
+    IsBoolean({ message: `${options.name} must be yes or no.` }),
+    ...described(options, { type: 'boolean', description: options.name }),
+  );
+}
+
+/** The revision that a change started from. */
+export function RevisionField(): PropertyDecorator {
+  return WholeField({ name: 'The revision this change started from', least: 1, most: Number.MAX_SAFE_INTEGER });
+}
+
+/** Lets null through unchecked. */
+export function OrNull(): PropertyDecorator {
+  return ValidateIf((_, value) => value !== null);
+}
+
+function described({ optional }: Optional, schema: object): PropertyDecorator[] {
+  return optional ? [IsOptional(), ApiPropertyOptional(schema)] : [ApiProperty(schema)];
+}

@@ -1,0 +1,58 @@
+import { HttpException } from '@nestjs/common';
+
+/** One thing wrong in what was sent. */
+export interface ProblemAt {
+  /** The field, such as `name` or `week`. */
+  readonly at: string;
+  readonly says: string;
+}
+
+/** Problem details as in RFC 9457, with members of our own after `detail`. */
+export interface ProblemDetails {
+  /** Names the kind of problem; a path of this API's, not to be fetched. */
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  /** What was wrong and what to do, in the manager's words. */
+  readonly detail: string;
+  readonly errors?: readonly ProblemAt[];
+  /** With a stale edit: the revision that is newer. */
+  readonly revision?: number;
+  /** With a refused deletion: where the thing is used, in words. */
+  readonly uses?: readonly string[];
+}
+
+/** A refusal that is answered as problem details. */
+export class Problem extends HttpException {
+  constructor(readonly details: ProblemDetails) {
+    super(details.detail, details.status);
+  }
+}
+
+type More = Partial<Pick<ProblemDetails, 'errors' | 'revision' | 'uses'>>;
+
+function problem(type: string, title: string, status: number, detail: string, more: More = {}): Problem {
+  return new Problem({ type: `/problems/${type}`, title, status, detail, ...more });
+}
+
+export const notFound = (what: string): Problem =>
+  problem('not-found', 'Not there', 404, `${what} is not there any more. Perhaps it was deleted in another window.`);
+
+export const stale = (what: string, revision: number): Problem =>
+  problem(
+    'stale',
+    'Changed meanwhile',
+    409,
+    `${what} was changed in another window since you opened it. Your change was not saved; nothing was overwritten.`,
+    { revision },
+  );
+
+export const inUse = (what: string, uses: readonly string[]): Problem =>
+  problem('in-use', 'Still in use', 409, `${what} is still used: ${uses.join('; ')}. Change that first.`, { uses });
+
+export const conflict = (detail: string): Problem => problem('conflict', 'Not possible now', 409, detail);
+
+export const invalid = (errors: readonly ProblemAt[]): Problem =>
+  problem('invalid', 'Not understood', 422, errors.map((error) => error.says).join(' '), { errors });
+
+export const notAllowed = (detail: string): Problem => problem('not-allowed', 'Not allowed', 403, detail);

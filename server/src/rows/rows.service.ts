@@ -1,0 +1,55 @@
+import { IsNull, type FindOptionsWhere, type Repository } from 'typeorm';
+import type { ReferredId } from '@locutor/core/line';
+import { inUse, notFound } from '../problems/problem';
+import type { UsesService } from '../uses/uses.service';
+import { changeRevision } from './changeRevision';
+import type { Row } from './row.entity';
+
+/** What people, boxes and greetings have in common: listed, added, changed, deleted unless in use, restored. */
+export abstract class RowsService<RowId extends string & ReferredId, Entity extends Row<RowId> & { name: string }> {
+  protected constructor(
+    protected readonly rows: Repository<Entity>,
+    private readonly uses: UsesService,
+  ) {}
+
+  /** What must hold before something is kept; throws a Problem. */
+  protected abstract check(row: Omit<Entity, 'revision' | 'deletedAt'>): Promise<void>;
+
+  list(): Promise<Entity[]> {
+    return this.rows.find({ where: { deletedAt: IsNull() } as FindOptionsWhere<Entity> });
+  }
+
+  async get(id: RowId): Promise<Entity> {
+    const row = await this.rows.findOneBy({ id, deletedAt: IsNull() } as FindOptionsWhere<Entity>);
+    if (!row) throw notFound('That entry');
+    return row;
+  }
+
+  async add(row: Omit<Entity, 'revision' | 'deletedAt'>): Promise<Entity> {
+    await this.check(row);
+    await this.rows.insert({ ...row, revision: 1, deletedAt: null } as never);
+    return this.get(row.id);
+  }
+
+  async change(id: RowId, revision: number, changes: Partial<Entity>): Promise<Entity> {
+    const before = await this.get(id);
+    await this.check({ ...before, ...changes });
+    return changeRevision(this.rows, { id } as FindOptionsWhere<Entity>, revision, changes, before.name);
+  }
+
+  /** Marks it as deleted. @throws Problem 409 with its uses while a draft or what is on air still needs it. */
+  async remove(id: RowId): Promise<void> {
+    const row = await this.get(id);
+    const uses = await this.uses.of(id);
+    if (uses.length > 0) throw inUse(row.name, uses);
+    await this.rows.update({ id } as FindOptionsWhere<Entity>, { deletedAt: Date.now() } as never);
+  }
+
+  async restore(id: RowId): Promise<Entity> {
+    const row = await this.rows.findOneBy({ id } as FindOptionsWhere<Entity>);
+    if (!row) throw notFound('That entry');
+    await this.check(row);
+    await this.rows.update({ id } as FindOptionsWhere<Entity>, { deletedAt: null } as never);
+    return this.get(id);
+  }
+}
