@@ -1,4 +1,4 @@
-export { joinPcm, lengthMs, levelDb, peakOf, phoneRateHz, trimSilence, withPeak, type Pcm } from './pcm';
+export { joinPcm, lengthMs, levelDb, peakOf, phoneRateHz, trimSilence, withLevel, type Pcm } from './pcm';
 export { decodeMuLaw, decodeMuLawSample, encodeMuLaw, encodeMuLawSample } from './g711';
 export { resample } from './resample';
 export { readWav, writeMuLawWav, writeWav, type WavProblem } from './wav';

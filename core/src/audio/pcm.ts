@@ -25,11 +25,11 @@ export function peakOf({ samples }: Pcm): number {
   return peak;
 }
 
-/** Scaled so that its largest sample is at a level in dB below full scale; silence stays silence. */
-export function withPeak(pcm: Pcm, peakDb: number): Pcm {
+/** Scaled to a level in dB relative to full scale, or less where its peak would come closer than 1 dB to it. */
+export function withLevel(pcm: Pcm, targetDb: number): Pcm {
   const peak = peakOf(pcm);
   if (peak === 0) return pcm;
-  const gain = 10 ** (peakDb / 20) / peak;
+  const gain = Math.min(10 ** ((targetDb - levelDb(pcm)) / 20), 10 ** (-1 / 20) / peak);
   return { ...pcm, samples: pcm.samples.map((sample) => sample * gain) };
 }
 

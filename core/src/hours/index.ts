@@ -26,3 +26,4 @@ export {
 } from './answersAt';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export { addPeriod, daySpans, removePeriod, renamePeriod, setDaySpans } from './edits';
+export { describeHoursProblem, describeTimeProblem } from './words/en';

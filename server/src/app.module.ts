@@ -1,0 +1,51 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { AccessGuard } from './access/accessGuard';
+import { AudioModule } from './audio/audio.module';
+import { BoxesModule } from './boxes/boxes.module';
+import type { Config } from './config';
+import { dataSourceOptions } from './database/dataSource';
+import { DraftsModule } from './drafts/drafts.module';
+import { GreetingsModule } from './greetings/greetings.module';
+import { HealthController } from './health/health.controller';
+import { HoursModule } from './hours/hours.module';
+import { LinesModule } from './lines/lines.module';
+import { MessagesModule } from './messages/messages.module';
+import { PeopleModule } from './people/people.module';
+import { ProblemFilter } from './problems/problemFilter';
+import { validation } from './problems/validation';
+import { SpeechModule } from './speech/speech.module';
+import { StartModule } from './start/start.module';
+import { UsesModule } from './uses/uses.module';
+import { VersionsModule } from './versions/versions.module';
+
+@Module({})
+export class AppModule {
+  static for(config: Config): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        TypeOrmModule.forRoot(dataSourceOptions(config.dataDir)),
+        AudioModule.for(config),
+        UsesModule,
+        StartModule,
+        LinesModule,
+        DraftsModule,
+        VersionsModule,
+        HoursModule,
+        PeopleModule,
+        BoxesModule,
+        GreetingsModule,
+        MessagesModule,
+        SpeechModule,
+      ],
+      controllers: [HealthController],
+      providers: [
+        { provide: APP_GUARD, useClass: AccessGuard },
+        { provide: APP_FILTER, useClass: ProblemFilter },
+        { provide: APP_PIPE, useFactory: validation },
+      ],
+    };
+  }
+}

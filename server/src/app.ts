@@ -1,0 +1,59 @@
+import { join } from 'node:path';
+import type { LogLevel } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import compression from 'compression';
+import type { NextFunction, Request, Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module';
+import { host, type Config } from './config';
+import { describeApi } from './openapi';
+
+const logged: LogLevel[] = ['warn', 'error', 'fatal'];
+
+/** The whole server, ready to listen. */
+export async function createApp(config: Config): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: logged });
+  app.use(safeHeaders(), compression());
+  app.useBodyParser('json', { limit: '4mb' });
+  app.enableShutdownHooks();
+  describeApi(app);
+  if (config.webDir) serveWeb(app, config.webDir);
+  return app;
+}
+
+/** Starts a server and tells where it listens. */
+export async function startServer(config: Config): Promise<{ app: NestExpressApplication; url: string }> {
+  const app = await createApp(config);
+  await app.listen(config.port, host);
+  const { port } = app.getHttpServer().address() as { port: number };
+  return { app, url: `http://${host}:${port}` };
+}
+
+function safeHeaders(): ReturnType<typeof helmet> {
+  return helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        // The interface's style library writes its styles into the page.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        mediaSrc: ["'self'", 'blob:'],
+        workerSrc: ["'self'", 'blob:'],
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
+}
+
+/** The built web application; any path that is not a file of it or of the API is one of its screens. */
+function serveWeb(app: NestExpressApplication, webDir: string): void {
+  app.useStaticAssets(join(webDir, 'assets'), { prefix: '/assets', immutable: true, maxAge: '1y' });
+  app.useStaticAssets(webDir, { maxAge: 0 });
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    const isScreen = request.method === 'GET' && !request.path.startsWith('/api/') && request.accepts('html');
+    if (isScreen) response.set('Cache-Control', 'no-cache').sendFile(join(webDir, 'index.html'), { dotfiles: 'allow' });
+    else next();
+  });
+}

@@ -1,0 +1,26 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { DataSourceOptions } from 'typeorm';
+import { entities } from './entities';
+import { FirstTables1700000001000 } from './migrations/1700000001-firstTables';
+
+/**
+ * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
+ * survives a power cut, not only a killed server.
+ */
+export function dataSourceOptions(dataDir: string): DataSourceOptions {
+  mkdirSync(dataDir, { recursive: true, mode: 0o700 });
+  return {
+    type: 'better-sqlite3',
+    database: join(dataDir, 'locutor.sqlite'),
+    enableWAL: true,
+    prepareDatabase: (database: { pragma: (text: string) => unknown }) => {
+      database.pragma('foreign_keys = ON');
+      database.pragma('synchronous = FULL');
+    },
+    entities,
+    migrations: [FirstTables1700000001000],
+    migrationsRun: true,
+    synchronize: false,
+  };
+}

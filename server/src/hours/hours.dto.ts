@@ -1,0 +1,47 @@
+import { longestPeriodName, mostPeriods, mostWeekSpans, periodId } from '@locutor/core/hours';
+import type { PeriodId, Weekday } from '@locutor/core/hours';
+import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
+import { PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
+
+export class PeriodDto {
+  @PatternField({ pattern: periodId.pattern, says: 'A period needs an id such as period:open.' })
+  id: PeriodId;
+
+  @TextField({ name: 'The name of a period', most: longestPeriodName })
+  name: string;
+}
+
+export class WeekSpanDto {
+  @PatternField({ pattern: periodId.pattern, says: 'A time needs the id of its period.' })
+  periodId: PeriodId;
+
+  @WholeField({ name: 'The day', least: 1, most: 7 })
+  day: Weekday;
+
+  @WholeField({ name: 'The start, in minutes after midnight,', least: 0, most: 1439 })
+  startMin: number;
+
+  @WholeField({ name: 'The end, in minutes after midnight,', least: 1, most: 2879 })
+  endMin: number;
+}
+
+export class ChangeHoursDto {
+  @RevisionField()
+  revision: number;
+
+  @IsArray({ message: 'The periods are missing.' })
+  @ArrayMaxSize(mostPeriods, { message: `There can be at most ${mostPeriods} periods.` })
+  @ValidateNested({ each: true })
+  @Type(() => PeriodDto)
+  @ApiProperty({ type: [PeriodDto] })
+  periods: PeriodDto[];
+
+  @IsArray({ message: 'The week is missing.' })
+  @ArrayMaxSize(mostWeekSpans, { message: `The week can hold at most ${mostWeekSpans} times.` })
+  @ValidateNested({ each: true })
+  @Type(() => WeekSpanDto)
+  @ApiProperty({ type: [WeekSpanDto] })
+  week: WeekSpanDto[];
+}

@@ -1,0 +1,27 @@
+import { Body, Controller, Get, Param, Patch } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { LineId } from '@locutor/core/line';
+import { ChangeLineDto } from './line.dto';
+import type { LineEntity } from './line.entity';
+import { LinesService } from './lines.service';
+
+@ApiTags('Lines')
+@Controller('api/lines')
+export class LinesController {
+  constructor(private readonly lines: LinesService) {}
+
+  @Get()
+  list(): Promise<LineEntity[]> {
+    return this.lines.list();
+  }
+
+  @Get(':lineId')
+  get(@Param('lineId') id: LineId): Promise<LineEntity> {
+    return this.lines.get(id);
+  }
+
+  @Patch(':lineId')
+  change(@Param('lineId') id: LineId, @Body() body: ChangeLineDto): Promise<LineEntity> {
+    return this.lines.change(id, body);
+  }
+}

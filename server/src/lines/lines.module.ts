@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { LineEntity } from './line.entity';
+import { LinesController } from './lines.controller';
+import { LinesService } from './lines.service';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([LineEntity])],
+  controllers: [LinesController],
+  providers: [LinesService],
+  exports: [LinesService],
+})
+export class LinesModule {}

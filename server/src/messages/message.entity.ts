@@ -1,0 +1,44 @@
+import type { BoxId } from '@locutor/core/directory';
+import type { Id } from '@locutor/core/id';
+import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
+import { BoxEntity } from '../boxes/box.entity';
+import type { AudioId } from '../audio/audioId';
+
+export type MessageId = Id<'message'>;
+
+/** A message that a caller left in a box. */
+@Entity('message')
+export class MessageEntity {
+  @PrimaryColumn('text')
+  id: MessageId;
+
+  @Column('text')
+  boxId: BoxId;
+
+  @ManyToOne(() => BoxEntity, { onDelete: 'RESTRICT' })
+  @JoinColumn({ name: 'boxId' })
+  box?: BoxEntity;
+
+  @Column('text')
+  callerNumber: string;
+
+  /** In ms since 1970. */
+  @Column('integer')
+  leftAt: number;
+
+  /** Whether the call was a trial of the draft. */
+  @Column('boolean')
+  trial: boolean;
+
+  @Column('integer')
+  lengthMs: number;
+
+  @Column('text')
+  audioId: AudioId;
+
+  @Column('boolean', { default: false })
+  heard: boolean;
+
+  @Column('integer', { nullable: true })
+  deletedAt: number | null;
+}

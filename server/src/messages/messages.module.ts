@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { BoxesModule } from '../boxes/boxes.module';
+import { MessageEntity } from './message.entity';
+import { MessagesController } from './messages.controller';
+import { MessagesService } from './messages.service';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([MessageEntity]), BoxesModule],
+  controllers: [MessagesController],
+  providers: [MessagesService],
+})
+export class MessagesModule {}

@@ -1,0 +1,75 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { lengthMs, phoneRateHz, readWav, resample, writeMuLawWav } from '@locutor/core/audio';
+import type { BoxId } from '@locutor/core/directory';
+import { idKind } from '@locutor/core/id';
+import { IsNull, Repository } from 'typeorm';
+import { AudioStore } from '../audio/audioStore';
+import { BoxesService } from '../boxes/boxes.service';
+import { invalid, notFound } from '../problems/problem';
+import { newId } from '../rows/newId';
+import type { LeaveMessageDto } from './message.dto';
+import { MessageEntity, type MessageId } from './message.entity';
+
+const messageId = idKind('message');
+/** The longest a box takes, and a little for the audio's edges. */
+const longestMs = 605_000;
+
+@Injectable()
+export class MessagesService {
+  constructor(
+    @InjectRepository(MessageEntity) private readonly messages: Repository<MessageEntity>,
+    private readonly boxes: BoxesService,
+    private readonly audio: AudioStore,
+  ) {}
+
+  /** Newest first. */
+  list(): Promise<MessageEntity[]> {
+    return this.messages.find({ where: { deletedAt: IsNull() }, order: { leftAt: 'DESC' }, take: 500 });
+  }
+
+  async leave(boxId: BoxId, { callerNumber, trial }: LeaveMessageDto, file: Uint8Array): Promise<MessageEntity> {
+    await this.boxes.get(boxId);
+    const sound = readWav(file);
+    if (!sound.ok) throw invalid([{ at: 'audio', says: 'The message’s audio is not a WAV file that can be read.' }]);
+    if (lengthMs(sound.value) > longestMs) throw invalid([{ at: 'audio', says: 'The message is longer than 10 minutes.' }]);
+    const onPhone = resample(sound.value, phoneRateHz);
+    const id = newId(messageId);
+    await this.messages.insert({
+      id,
+      boxId,
+      callerNumber,
+      trial: trial === 'true',
+      leftAt: Date.now(),
+      lengthMs: lengthMs(onPhone),
+      audioId: await this.audio.keep(writeMuLawWav(onPhone)),
+      heard: false,
+      deletedAt: null,
+    });
+    return this.get(id);
+  }
+
+  mark(id: MessageId, heard: boolean): Promise<MessageEntity> {
+    return this.change(id, { heard });
+  }
+
+  async remove(id: MessageId): Promise<void> {
+    await this.change(id, { deletedAt: Date.now() });
+  }
+
+  restore(id: MessageId): Promise<MessageEntity> {
+    return this.change(id, { deletedAt: null });
+  }
+
+  private async change(id: MessageId, changes: Partial<MessageEntity>): Promise<MessageEntity> {
+    await this.get(id);
+    await this.messages.update({ id }, changes);
+    return this.get(id);
+  }
+
+  private async get(id: MessageId): Promise<MessageEntity> {
+    const message = await this.messages.findOneBy({ id });
+    if (!message) throw notFound('That message');
+    return message;
+  }
+}

@@ -1,0 +1,50 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { VoiceId } from '@locutor/core/line';
+import { Repository } from 'typeorm';
+import type { AudioId } from '../audio/audioId';
+import { AudioStore } from '../audio/audioStore';
+import { SpokenSentenceEntity } from './spokenSentence.entity';
+import { Voice } from './voice';
+
+export interface SpokenSentence {
+  readonly text: string;
+  readonly audioId: AudioId;
+  readonly lengthMs: number;
+}
+
+/** Speaks sentences, each only once: by voice and words they are kept for good. */
+@Injectable()
+export class SpeechService {
+  private readonly underWay = new Map<string, Promise<SpokenSentence>>();
+
+  constructor(
+    @InjectRepository(SpokenSentenceEntity) private readonly spoken: Repository<SpokenSentenceEntity>,
+    private readonly audio: AudioStore,
+    private readonly voice: Voice,
+  ) {}
+
+  speakAll(voice: VoiceId, texts: readonly string[]): Promise<SpokenSentence[]> {
+    return Promise.all(texts.map((text) => this.speak(voice, text)));
+  }
+
+  private async speak(voice: VoiceId, text: string): Promise<SpokenSentence> {
+    const known = await this.spoken.findOneBy({ voice, text });
+    if (known && (await this.audio.has(known.audioId))) return sentence(known);
+    const key = `${voice} ${text}`;
+    const running = this.underWay.get(key) ?? this.speakNow(voice, text).finally(() => this.underWay.delete(key));
+    this.underWay.set(key, running);
+    return running;
+  }
+
+  private async speakNow(voice: VoiceId, text: string): Promise<SpokenSentence> {
+    const { wav, lengthMs } = await this.voice.speak(voice, text);
+    const row = { voice, text, audioId: await this.audio.keep(wav), lengthMs };
+    await this.spoken.upsert(row, ['voice', 'text']);
+    return sentence(row);
+  }
+}
+
+function sentence({ text, audioId, lengthMs }: SpokenSentence): SpokenSentence {
+  return { text, audioId, lengthMs };
+}

@@ -1,0 +1,49 @@
+import { extensionPattern, longestName } from '@locutor/core/directory';
+import type { Weekday } from '@locutor/core/hours';
+import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
+import { PhoneNumberField, TimeZoneField } from '../lines/line.dto';
+import { PatternField, TextField, WholeField } from '../problems/fields';
+
+export class StartPersonDto {
+  @TextField({ name: 'The name', most: longestName })
+  name: string;
+
+  @PatternField({ pattern: extensionPattern, says: 'An extension has 2 to 6 digits.' })
+  extension: string;
+}
+
+export class StartDto {
+  @TextField({ name: 'The name of the business', most: longestName })
+  name: string;
+
+  @PhoneNumberField()
+  number: string;
+
+  @TimeZoneField()
+  timeZone: string;
+
+  @IsArray({ message: 'The open days are missing.' })
+  @ArrayMinSize(1, { message: 'Choose at least one day.' })
+  @ArrayUnique({ message: 'A day is named twice.' })
+  @IsIn([1, 2, 3, 4, 5, 6, 7], { each: true, message: 'Days are 1 for Monday to 7 for Sunday.' })
+  @ApiProperty({ type: [Number], description: 'Open days: 1 is Monday, 7 is Sunday' })
+  openDays: Weekday[];
+
+  @WholeField({ name: 'The opening time, in minutes after midnight,', least: 0, most: 1439 })
+  opensMin: number;
+
+  /** Not after `opensMin`: then of the next day. */
+  @WholeField({ name: 'The closing time, in minutes after midnight,', least: 0, most: 1440 })
+  closesMin: number;
+
+  @IsArray({ message: 'The people are missing.' })
+  @ArrayMinSize(1, { message: 'Name at least one person who answers.' })
+  @ArrayMaxSize(8, { message: 'At most eight people here; more can follow in the Directory.' })
+  @ArrayUnique((person: StartPersonDto) => person.extension, { message: 'Two people have the same extension.' })
+  @ValidateNested({ each: true })
+  @Type(() => StartPersonDto)
+  @ApiProperty({ type: [StartPersonDto] })
+  people: StartPersonDto[];
+}

@@ -1,0 +1,73 @@
+import { Injectable } from '@nestjs/common';
+import {
+  boxId,
+  defaultLongestMessageSeconds,
+  personId,
+  readPhoneNumber,
+  type Box,
+  type Person,
+} from '@locutor/core/directory';
+import { hoursId, minutesOfDay, periodId, type Hours } from '@locutor/core/hours';
+import { lineId, sheetId, starterAttendant } from '@locutor/core/line';
+import { DataSource } from 'typeorm';
+import { BoxEntity } from '../boxes/box.entity';
+import { DraftEntity } from '../drafts/draft.entity';
+import { HoursEntity } from '../hours/hours.entity';
+import { LineEntity } from '../lines/line.entity';
+import { PersonEntity } from '../people/person.entity';
+import { conflict, invalid } from '../problems/problem';
+import { newId } from '../rows/newId';
+import type { StartDto } from './start.dto';
+
+/** The first run: a line, its hours, its people and an attendant that can be called at once. */
+@Injectable()
+export class StartService {
+  constructor(private readonly database: DataSource) {}
+
+  async start(facts: StartDto): Promise<LineEntity> {
+    const number = readPhoneNumber(facts.number);
+    if (!number.ok) throw invalid([{ at: 'number', says: `“${facts.number}” is not a telephone number.` }]);
+    if ((await this.database.getRepository(LineEntity).count()) > 0) {
+      throw conflict('This Locutor has a line already. Change it instead of starting again.');
+    }
+    const hours = hoursFrom(facts);
+    const people: Person[] = facts.people.map((person) => ({ id: newId(personId), ...person }));
+    const box: Box = {
+      id: newId(boxId),
+      name: 'Office',
+      greetingId: null,
+      longestMessageSeconds: defaultLongestMessageSeconds,
+    };
+    const id = newId(lineId);
+    await this.database.transaction(async (rows) => {
+      await rows.insert(HoursEntity, hours as HoursEntity);
+      await rows.insert(PersonEntity, people);
+      await rows.insert(BoxEntity, box);
+      const { name, timeZone } = facts;
+      await rows.insert(LineEntity, { id, name, timeZone, number: number.value, hoursId: hours.id });
+      const attendant = starterAttendant({
+        businessName: name,
+        people,
+        boxId: box.id,
+        openPeriodId: openPeriodOf(hours),
+        welcomeId: newId(sheetId),
+        afterHoursId: newId(sheetId),
+      });
+      await rows.insert(DraftEntity, { lineId: id, attendant: attendant as never, savedAt: Date.now() });
+    });
+    return this.database.getRepository(LineEntity).findOneByOrFail({ id });
+  }
+}
+
+function hoursFrom({ openDays, opensMin, closesMin }: StartDto): Hours {
+  const open = { id: newId(periodId), name: 'Open' };
+  const endMin = closesMin > opensMin ? closesMin : closesMin + minutesOfDay;
+  const week = openDays.map((day) => ({ periodId: open.id, day, startMin: opensMin, endMin }));
+  return { id: newId(hoursId), name: 'Business hours', periods: [open], week };
+}
+
+function openPeriodOf(hours: Hours): Hours['periods'][number]['id'] {
+  const [open] = hours.periods;
+  if (!open) throw new Error('The first hours have no period');
+  return open.id;
+}

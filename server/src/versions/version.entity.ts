@@ -1,0 +1,37 @@
+import type { Greeting, LineId } from '@locutor/core/line';
+import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
+import { LineEntity } from '../lines/line.entity';
+import type { VersionId } from './versionId';
+
+/** What was put on air: a copy that nothing changes afterwards. */
+@Entity('version')
+export class VersionEntity {
+  @PrimaryColumn('text')
+  id: VersionId;
+
+  @Column('text')
+  lineId: LineId;
+
+  @ManyToOne(() => LineEntity, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'lineId' })
+  line?: LineEntity;
+
+  /** 1 for the line's first, one more for each after it. */
+  @Column('integer')
+  number: number;
+
+  @Column('simple-json')
+  attendant: unknown;
+
+  /** The library greetings that it says, as they were. */
+  @Column('simple-json')
+  greetings: Greeting[];
+
+  /** The draft's revision that it was made from. */
+  @Column('integer')
+  draftRevision: number;
+
+  /** When it last went on air, in ms since 1970. */
+  @Column('integer')
+  onAirAt: number;
+}

@@ -1,0 +1,4 @@
+import { idKind, type Id } from '@locutor/core/id';
+
+export type VersionId = Id<'version'>;
+export const versionId = idKind('version');

@@ -1,0 +1,26 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { BoxesModule } from '../boxes/boxes.module';
+import { DraftsModule } from '../drafts/drafts.module';
+import { GreetingsModule } from '../greetings/greetings.module';
+import { HoursModule } from '../hours/hours.module';
+import { LinesModule } from '../lines/lines.module';
+import { PeopleModule } from '../people/people.module';
+import { VersionEntity } from './version.entity';
+import { VersionsController } from './versions.controller';
+import { VersionsService } from './versions.service';
+
+@Module({
+  imports: [
+    TypeOrmModule.forFeature([VersionEntity]),
+    LinesModule,
+    DraftsModule,
+    HoursModule,
+    PeopleModule,
+    BoxesModule,
+    GreetingsModule,
+  ],
+  controllers: [VersionsController],
+  providers: [VersionsService],
+})
+export class VersionsModule {}
