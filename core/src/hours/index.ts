@@ -27,3 +27,4 @@ export {
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export { addPeriod, daySpans, removePeriod, renamePeriod, setDaySpans } from './edits';
 export { describeHoursProblem, describeTimeProblem } from './words/en';
+export { cutTimes, joinTimes, readDayTimes, showDayTimes, type DayTime, type DayTimesProblem } from './dayTimes';

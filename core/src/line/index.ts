@@ -38,3 +38,4 @@ export type { Edit, MenuSettings, WordsPart } from './edits/edit';
 export { doEdit, redo, startHistory, undo, type Change, type History } from './history';
 export { starterAttendant, type StarterFacts } from './starter';
 export { describeDocumentProblem, describeEdit, describeSlot, describeStep, type Names } from './words/en';
+export { differences, isSame, type Difference } from './differences';

@@ -1,7 +1,6 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { WASI } from 'node:wasi';
+import { ConsoleStdout, File, OpenFile, PreopenDirectory, WASI } from '@bjorn3/browser_wasi_shim';
 import {
   lengthMs,
   phoneRateHz,
@@ -41,23 +40,22 @@ export default async function speak({ voice, text }: Sentence): Promise<Spoken> 
   return { wav: writeMuLawWav(pcm), lengthMs: lengthMs(pcm) };
 }
 
+/**
+ * Runs the program with its files in memory. Node's own `node:wasi` is not used: in Node 20 its fast calls crash the
+ * whole process now and then, when memory is collected meanwhile.
+ */
 async function runFlite(voice: VoiceId, text: string): Promise<Pcm> {
-  const folder = mkdtempSync(join(tmpdir(), 'locutor-'));
-  try {
-    const wasi = new WASI({
-      version: 'preview1',
-      args: ['flite', '-voice', voice, '-t', text, '-o', '/out/spoken.wav'],
-      preopens: { '/out': folder },
-      returnOnExit: true,
-    });
-    const code = wasi.start(await instantiate(await program, wasi.getImportObject()));
-    if (code !== 0) throw new Error(`Flite ended with code ${code}`);
-    const wav = readWav(readFileSync(join(folder, 'spoken.wav')));
-    if (!wav.ok) throw new Error(`Flite said nothing for "${text}"`);
-    return wav.value;
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
+  const out = new PreopenDirectory('/out', new Map());
+  const printed: string[] = [];
+  const print = (): ConsoleStdout => ConsoleStdout.lineBuffered((row) => printed.push(row));
+  const args = ['flite', '-voice', voice, '-t', text, '-o', '/out/spoken.wav'];
+  const wasi = new WASI(args, [], [new OpenFile(new File([])), print(), print(), out], { debug: false });
+  const instance = await instantiate(await program, { wasi_snapshot_preview1: wasi.wasiImport });
+  const code = wasi.start(instance as Parameters<WASI['start']>[0]);
+  const file = out.dir.contents.get('spoken.wav');
+  const wav = file instanceof File ? readWav(file.data) : undefined;
+  if (code !== 0 || !wav?.ok) throw new Error(`Flite could not say "${text}" (code ${code}): ${printed.join(' ')}`);
+  return wav.value;
 }
 
 /** Flite reads plain ASCII: accents are folded and typographic marks made plain. */

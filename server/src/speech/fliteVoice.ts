@@ -13,7 +13,6 @@ export class FliteVoice extends Voice implements OnModuleDestroy {
     minThreads: 1,
     maxThreads: Math.max(1, availableParallelism() - 1),
     idleTimeout: 60_000,
-    execArgv: ['--disable-warning=ExperimentalWarning'],
   });
 
   speak(voice: VoiceId, text: string): Promise<Spoken> {

@@ -1,7 +1,8 @@
 import { unreachable } from '../../result';
 import type { HoursProblem, WeekSpan } from '../hours';
 import { longestPeriodName } from '../hours';
-import { showTime, weekdayName, type TimeProblem } from '../timeText';
+import type { DayTimesProblem } from '../dayTimes';
+import { showTime, weekdayName } from '../timeText';
 
 /** What is wrong with hours, for the manager. */
 export function describeHoursProblem(problem: HoursProblem): string {
@@ -28,7 +29,8 @@ export function describeHoursProblem(problem: HoursProblem): string {
 }
 
 /** What is wrong with a typed time, for the manager. */
-export function describeTimeProblem(problem: TimeProblem): string {
+export function describeTimeProblem(problem: DayTimesProblem): string {
+  if (problem.type === 'notARange') return `“${problem.text}” needs a start and an end, like 8:00–17:30.`;
   return problem.type === 'noSuchTime'
     ? `There is no ${problem.text.trim()}: a day runs from 0:00 to 24:00.`
     : `“${problem.text.trim()}” is not a time. Type it like 8:30 or 5 pm.`;

@@ -1,0 +1,38 @@
+import type { Attendant } from './attendant';
+import type { Sheet } from './sheet';
+
+/** What became of a part of the attendant between two versions of it. */
+export type Difference =
+  | { readonly type: 'added' | 'removed' | 'changed'; readonly sheet: Sheet }
+  | { readonly type: 'answering' }
+  | { readonly type: 'voice' };
+
+/** What is not the same in two attendants, sheet by sheet. */
+export function differences(before: Attendant, after: Attendant): readonly Difference[] {
+  const inSheets = after.sheets.flatMap((sheet): Difference[] => {
+    const earlier = before.sheets.find((each) => each.id === sheet.id);
+    if (!earlier) return [{ type: 'added', sheet }];
+    return isSame(earlier, sheet) ? [] : [{ type: 'changed', sheet }];
+  });
+  const removed = before.sheets
+    .filter((sheet) => !after.sheets.some((each) => each.id === sheet.id))
+    .map((sheet): Difference => ({ type: 'removed', sheet }));
+  return [
+    ...(isSame(before.answering, after.answering) ? [] : [{ type: 'answering' } as const]),
+    ...(before.voice === after.voice ? [] : [{ type: 'voice' } as const]),
+    ...inSheets,
+    ...removed,
+  ];
+}
+
+/** Whether two pieces of plain JSON say the same, in whatever order their members stand. */
+export function isSame(one: unknown, other: unknown): boolean {
+  if (one === other) return true;
+  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false;
+  if (Array.isArray(one) !== Array.isArray(other)) return false;
+  const [keys, others] = [Object.keys(one), Object.keys(other)];
+  return (
+    keys.length === others.length &&
+    keys.every((key) => isSame((one as Record<string, unknown>)[key], (other as Record<string, unknown>)[key]))
+  );
+}

@@ -1,0 +1,139 @@
+import { joinPcm, phoneRateHz, readWav, writeWav } from '@locutor/core/audio';
+import type { Box, Person } from '@locutor/core/directory';
+import { periodId, weekdays, type Hours, type WeekSpan } from '@locutor/core/hours';
+import type { Attendant, Greeting, Line } from '@locutor/core/line';
+import { sheetSentences } from '@locutor/core/speech';
+import { startServer } from '@locutor/server/app';
+import { asker, type Ask } from './api';
+import { boxNames, staff, type BoxName } from './people';
+import { boatyardAttendant, type Cast } from './script';
+
+/** Makes the boatyard in an empty data folder, through the API that the application itself uses. */
+export async function makeDemo(dataDir: string): Promise<void> {
+  const { app, url } = await startServer({ dataDir, webDir: null, port: 0 });
+  try {
+    await fill(asker(url), url);
+  } finally {
+    await app.close();
+  }
+}
+
+async function fill(ask: Ask, url: string): Promise<void> {
+  const line = await ask<Line>('POST', '/api/start', {
+    name: 'Larkspur Cove Boatyard',
+    number: '+1 207 555 0140',
+    timeZone: 'America/New_York',
+    openDays: [1, 2, 3, 4, 5],
+    opensMin: 450,
+    closesMin: 1020,
+    people: staff.slice(0, 2),
+  });
+  for (const person of staff.slice(2)) await ask('POST', '/api/people', person);
+  const cast = await castOf(ask, line);
+  const draft = await ask<{ revision: number }>('GET', `/api/lines/${line.id}/draft`);
+  const attendant = boatyardAttendant(cast);
+  const saved = await ask<{ revision: number }>('PUT', `/api/lines/${line.id}/draft`, {
+    revision: draft.revision,
+    attendant,
+  });
+  await ask('POST', `/api/lines/${line.id}/versions`, { draftRevision: saved.revision });
+  await speakAhead(ask, attendant);
+  for (const message of messages) await leaveMessage(ask, url, cast, message);
+}
+
+async function castOf(ask: Ask, line: Line): Promise<Cast> {
+  const moorings = await ask<Greeting>('POST', '/api/greetings', {
+    name: 'Moorings box',
+    voice: 'slt',
+    words: 'This is the mooring field of Larkspur Cove. Please leave your boat’s name and your number after the tone.',
+  });
+  for (const name of boxNames) {
+    const greetingId = name === 'Moorings' ? moorings.id : null;
+    await ask('POST', '/api/boxes', { name, greetingId, longestMessageSeconds: 120 });
+  }
+  const hours = await setHours(ask, line);
+  const [people, boxes] = [await ask<Person[]>('GET', '/api/people'), await ask<Box[]>('GET', '/api/boxes')];
+  return {
+    person: (name) => named(people, name).id,
+    box: (name) => named(boxes, name).id,
+    period: (name) => named(hours.periods, name).id,
+  };
+}
+
+/** Winter hours: weekdays with a lunch break at the front desk, and Saturday mornings. */
+async function setHours(ask: Ask, line: Line): Promise<Hours> {
+  const path = `/api/hours/${line.hoursId}`;
+  const { periods, revision } = await ask<Hours & { revision: number }>('GET', path);
+  const open = named(periods, 'Open').id;
+  const lunch = { id: periodId.create('lunch'), name: 'Lunch' };
+  const week: WeekSpan[] = weekdays.slice(0, 5).flatMap((day) => [
+    { periodId: open, day, startMin: 450, endMin: 1020 },
+    { periodId: lunch.id, day, startMin: 720, endMin: 750 },
+  ]);
+  week.push({ periodId: open, day: 6, startMin: 480, endMin: 720 });
+  return ask<Hours>('PUT', path, { revision, periods: [...periods, lunch], week });
+}
+
+/** Has the whole script spoken, so that the first call is heard without a wait. */
+async function speakAhead(ask: Ask, attendant: Attendant): Promise<void> {
+  for (const sheet of attendant.sheets) {
+    const texts = sheetSentences(sheet, attendant.voice).map((sentence) => sentence.text);
+    if (texts.length > 0) await ask('POST', '/api/speech', { voice: attendant.voice, texts });
+  }
+}
+
+interface DemoMessage {
+  readonly box: BoxName;
+  readonly callerNumber: string;
+  readonly voice: 'rms' | 'awb';
+  readonly texts: readonly string[];
+}
+
+const messages: readonly DemoMessage[] = [
+  {
+    box: 'Moorings',
+    callerNumber: '+1 207 555 0162',
+    voice: 'rms',
+    texts: ['Hello, this is the sloop Marigold.', 'Could I have my mooring again from the first of May?', 'Thank you.'],
+  },
+  {
+    box: 'Yard',
+    callerNumber: '+1 207 555 0117',
+    voice: 'awb',
+    texts: ['The engine of the Kittiwake will not turn over.', 'Please call me before noon.'],
+  },
+  {
+    box: 'Office',
+    callerNumber: 'anonymous',
+    voice: 'rms',
+    texts: ['Do you have winter storage left for a boat of thirty feet?'],
+  },
+];
+
+async function leaveMessage(ask: Ask, url: string, cast: Cast, message: DemoMessage): Promise<void> {
+  const { voice, texts, callerNumber, box } = message;
+  const spoken = await ask<{ audioId: string }[]>('POST', '/api/speech', { voice, texts });
+  const pieces = await Promise.all(spoken.map(({ audioId }) => soundAt(`${url}/api/audio/${audioId}`)));
+  const pause = { samples: new Float32Array(phoneRateHz / 2), rateHz: phoneRateHz };
+  const whole = joinPcm(
+    pieces.flatMap((piece) => [piece, pause]),
+    phoneRateHz,
+  );
+  const form = new FormData();
+  form.set('callerNumber', callerNumber);
+  form.set('trial', 'false');
+  form.set('audio', new Blob([writeWav(whole) as Uint8Array<ArrayBuffer>]), 'message.wav');
+  await ask('POST', `/api/boxes/${cast.box(box)}/messages`, form);
+}
+
+async function soundAt(url: string) {
+  const wav = readWav(new Uint8Array(await (await fetch(url)).arrayBuffer()));
+  if (!wav.ok) throw new Error(`${url} is not a sound`);
+  return wav.value;
+}
+
+function named<Item extends { readonly name: string }>(items: readonly Item[], name: string): Item {
+  const found = items.find((item) => item.name === name);
+  if (!found) throw new Error(`There is no ${name} in the demo`);
+  return found;
+}

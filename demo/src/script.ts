@@ -1,0 +1,171 @@
+import type { BoxId, PersonId } from '@locutor/core/directory';
+import type { PeriodId } from '@locutor/core/hours';
+import {
+  newAnnouncement,
+  newMenu,
+  schemaVersion,
+  sheetId,
+  type Attendant,
+  type Key,
+  type Option,
+  type Path,
+} from '@locutor/core/line';
+import type { BoxName, StaffName } from './people';
+
+/** What the script refers to, by name. */
+export interface Cast {
+  readonly person: (name: StaffName) => PersonId;
+  readonly box: (name: BoxName) => BoxId;
+  readonly period: (name: 'Open' | 'Lunch') => PeriodId;
+}
+
+const sheets = {
+  welcome: sheetId.create('welcome'),
+  repairs: sheetId.create('repairs'),
+  launch: sheetId.create('launch'),
+  afterHours: sheetId.create('afterHours'),
+  fuel: sheetId.create('fuel'),
+  whereWeAre: sheetId.create('whereWeAre'),
+} as const;
+
+const goTo = (to: keyof typeof sheets): Path => [{ type: 'goTo', sheetId: sheets[to] }];
+const option = (key: Key, label: string, path: Path): Option => ({ key, label, readOut: true, path });
+
+/** The boatyard's attendant. */
+export function boatyardAttendant(cast: Cast): Attendant {
+  const parts = pathsOf(cast);
+  return {
+    schemaVersion,
+    voice: 'slt',
+    sheets: [welcome(parts), repairs(parts), launch(parts), fuel(), whereWeAre(), afterHours(parts)],
+    answering: {
+      rules: [
+        {
+          periodId: cast.period('Lunch'),
+          path: [
+            {
+              type: 'say',
+              spoken: { type: 'typed', words: 'The front desk is at lunch until half past twelve. The yard is open.' },
+            },
+            ...goTo('welcome'),
+          ],
+        },
+        { periodId: cast.period('Open'), path: goTo('welcome') },
+      ],
+      otherwise: goTo('afterHours'),
+    },
+  };
+}
+
+type Paths = ReturnType<typeof pathsOf>;
+
+function pathsOf({ person, box }: Cast) {
+  const message = (name: BoxName): Path => [{ type: 'takeMessage', boxId: box(name) }];
+  const ring = (names: readonly StaffName[], seconds: number): Path =>
+    names.map((name) => ({ type: 'ring', personId: person(name), seconds }));
+  return {
+    message,
+    frontDesk: [...ring(['Noor Haldane', 'Effie Brannigan'], 18), ...message('Office')],
+    moorings: [...ring(['Priya Castellanos', 'Wendell Achterberg'], 18), ...message('Moorings')],
+    parts: [...ring(['Juno Marchetti', 'Silas Pemberton-Roy'], 18), ...message('Parts')],
+    accounts: [...ring(['Hana Zielinska'], 24), ...message('Accounts')],
+    engines: [...ring(['Mateo O’Dowd', 'Cormac Adeyemi'], 18), ...message('Yard')],
+    rigging: [...ring(['Ingrid Vasquez-Thorne'], 24), ...message('Yard')],
+    haulOut: [...ring(['Bram Lindqvist'], 30), ...message('Yard')],
+    urgent: [...ring(['Bram Lindqvist', 'Mateo O’Dowd', 'Cormac Adeyemi'], 24), ...message('Yard')],
+  } as const;
+}
+
+function welcome(paths: Paths) {
+  return {
+    ...newMenu(sheets.welcome, 'Welcome'),
+    openingWords: 'Thank you for calling Larkspur Cove Boatyard.',
+    options: welcomeOptions(paths),
+    closingWords: 'If a boat is taking on water at its mooring, press star now.',
+    silencePath: paths.frontDesk,
+    wrongKeyPath: paths.frontDesk,
+  };
+}
+
+function welcomeOptions(paths: Paths): readonly Option[] {
+  return [
+    option('1', 'moorings and dock space', paths.moorings),
+    option('2', 'haul-out, launch and repairs', goTo('repairs')),
+    option('3', 'the parts counter', paths.parts),
+    option('4', 'fuel dock hours and depth', goTo('fuel')),
+    option('5', 'accounts', paths.accounts),
+    { ...option('7', 'where we are', goTo('whereWeAre')), readOut: false },
+    option('0', 'the front desk', paths.frontDesk),
+    // Said in the closing words, with the urgency that the read-out cannot give it.
+    { key: '*', label: 'a boat taking on water', readOut: false, path: paths.urgent },
+  ];
+}
+
+function repairs(paths: Paths) {
+  return {
+    ...newMenu(sheets.repairs, 'Repairs and haul-out'),
+    openingWords: 'Repairs and haul-out.',
+    options: [
+      option('1', 'haul-out and launch dates', goTo('launch')),
+      option('2', 'engines', paths.engines),
+      option('3', 'rigging', paths.rigging),
+      option('9', 'to go back', goTo('welcome')),
+    ],
+    closingWords: 'Or stay on the line for the yard foreman.',
+    silentRounds: 1,
+    silencePath: paths.haulOut,
+    wrongKeyPath: paths.haulOut,
+  };
+}
+
+function launch(paths: Paths) {
+  return {
+    ...newMenu(sheets.launch, 'Launch day'),
+    openingWords: 'Launching runs from the middle of April to the end of May, with the tide.',
+    options: [
+      option('1', 'to ask for a date', paths.haulOut),
+      option('2', 'to leave your boat’s name and a number', paths.message('Yard')),
+      option('9', 'to go back', goTo('repairs')),
+    ],
+    silencePath: paths.message('Yard'),
+    wrongKeyPath: paths.message('Yard'),
+  };
+}
+
+function fuel() {
+  return {
+    ...newAnnouncement(sheets.fuel, 'Fuel dock'),
+    words:
+      'The fuel dock is open from eight in the morning to five in the afternoon. At low water there are six feet at ' +
+      'the face of the dock. Gas and diesel, and pump-out on request.',
+    afterPath: goTo('welcome'),
+  };
+}
+
+function whereWeAre() {
+  return {
+    ...newAnnouncement(sheets.whereWeAre, 'Where we are'),
+    words:
+      'We are at the foot of Cannery Road, on the east side of Larkspur Cove. From the water, keep the red bell to ' +
+      'starboard and look for the blue crane.',
+    afterPath: goTo('welcome'),
+  };
+}
+
+function afterHours(paths: Paths) {
+  const message = paths.message('Office');
+  return {
+    ...newMenu(sheets.afterHours, 'After hours'),
+    openingWords: 'Thank you for calling Larkspur Cove Boatyard. The office is closed now.',
+    options: [
+      option('1', 'a boat taking on water at its mooring', paths.urgent),
+      option('2', 'to leave a message', message),
+      option('3', 'fuel dock hours and depth', goTo('fuel')),
+      option('9', 'to hear this again', [{ type: 'sayAgain' }]),
+    ],
+    closingWords: 'Or stay on the line to leave a message.',
+    silentRounds: 1,
+    silencePath: message,
+    wrongKeyPath: message,
+  };
+}

@@ -1,0 +1,101 @@
+import type { Box, BoxId, Person } from '@locutor/core/directory';
+import type { Hours } from '@locutor/core/hours';
+import type { Attendant, Greeting, Line, LineId, Names, VoiceId } from '@locutor/core/line';
+import { useMemo } from 'react';
+import useSWR from 'swr';
+import { api } from './client';
+
+export interface Revised {
+  readonly revision: number;
+}
+
+export type KeptLine = Line & Revised & { readonly onAirVersionId: string | null };
+export type KeptHours = Hours & Revised;
+export type KeptPerson = Person & Revised;
+export type KeptBox = Box & Revised;
+export type KeptGreeting = Greeting & Revised;
+
+export interface Draft extends Revised {
+  readonly savedAt: number;
+  readonly attendant: Attendant;
+}
+
+export interface Version {
+  readonly id: string;
+  readonly number: number;
+  readonly onAirAt: number;
+  readonly onAir: boolean;
+}
+
+export interface WholeVersion extends Version {
+  readonly attendant: Attendant;
+  readonly greetings: readonly Greeting[];
+}
+
+export interface Message {
+  readonly id: string;
+  readonly boxId: BoxId;
+  readonly callerNumber: string;
+  readonly leftAt: number;
+  readonly trial: boolean;
+  readonly lengthMs: number;
+  readonly audioId: string;
+  readonly heard: boolean;
+}
+
+export interface SpokenSentence {
+  readonly text: string;
+  readonly audioId: string;
+  readonly lengthMs: number;
+}
+
+const none: readonly never[] = [];
+
+export const useLines = () => useSWR<readonly KeptLine[]>('/api/lines', api);
+export const useHours = (line: Line | undefined) => useSWR<KeptHours>(line ? `/api/hours/${line.hoursId}` : null, api);
+export const useVersions = (lineId: LineId) => useSWR<readonly Version[]>(`/api/lines/${lineId}/versions`, api);
+export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api, { refreshInterval: 5000 });
+
+export function useOnAir({ id, onAirVersionId }: KeptLine): WholeVersion | undefined {
+  return useSWR<WholeVersion>(onAirVersionId ? `/api/lines/${id}/versions/${onAirVersionId}` : null, api).data;
+}
+
+export function usePeople(): readonly KeptPerson[] {
+  return byName(useSWR<readonly KeptPerson[]>('/api/people', api).data);
+}
+
+export function useBoxes(): readonly KeptBox[] {
+  return byName(useSWR<readonly KeptBox[]>('/api/boxes', api).data);
+}
+
+export function useGreetings(): readonly KeptGreeting[] {
+  return byName(useSWR<readonly KeptGreeting[]>('/api/greetings', api).data);
+}
+
+/** What people, boxes, greetings and periods are called, by id. */
+export function useNames(hours: Hours | undefined): Names {
+  const [people, boxes, greetings] = [usePeople(), useBoxes(), useGreetings()];
+  return useMemo(() => {
+    const named = [...people, ...boxes, ...greetings, ...(hours?.periods ?? [])];
+    return Object.fromEntries(named.map(({ id, name }) => [id, name]));
+  }, [people, boxes, greetings, hours]);
+}
+
+/** Has sentences spoken; each is spoken only once by the server and kept. */
+export function speak(voice: VoiceId, texts: readonly string[]): Promise<readonly SpokenSentence[]> {
+  return api('/api/speech', { method: 'POST', body: { voice, texts } });
+}
+
+export const audioUrl = (audioId: string): string => `/api/audio/${audioId}`;
+
+const sorted = new WeakMap<readonly { name: string }[], readonly { name: string }[]>();
+
+function byName<Item extends { readonly name: string }>(items: readonly Item[] | undefined): readonly Item[] {
+  if (!items) return none;
+  let list = sorted.get(items) as readonly Item[] | undefined;
+  if (!list) {
+    list = [...items].sort((one, other) => one.name.localeCompare(other.name));
+    sorted.set(items, list);
+  }
+  return list;
+}

@@ -1,0 +1,65 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { lazy, Suspense } from 'react';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { useLines } from '../api/resources';
+import { DraftProvider } from '../draft/DraftProvider';
+import { Notices } from '../parts/notices';
+import { Frame } from './Frame';
+
+const Today = lazy(() => import('../screens/today/Today'));
+const Script = lazy(() => import('../screens/script/Script'));
+const Hours = lazy(() => import('../screens/hours/Hours'));
+const Greetings = lazy(() => import('../screens/greetings/Greetings'));
+const Directory = lazy(() => import('../screens/directory/Directory'));
+const Messages = lazy(() => import('../screens/messages/Messages'));
+const OnAir = lazy(() => import('../screens/onAir/OnAir'));
+const Start = lazy(() => import('../screens/start/Start'));
+
+/** Every screen and its address. */
+export function App() {
+  const { data: lines, error, mutate } = useLines();
+  if (error && !lines) return <NoServer again={() => void mutate()} />;
+  if (!lines) return null;
+  const [line] = lines;
+  return (
+    <BrowserRouter>
+      <Notices />
+      <Suspense fallback={null}>
+        {line ? (
+          <DraftProvider line={line}>
+            <Routes>
+              <Route element={<Frame />}>
+                <Route path="today" element={<Today />} />
+                <Route path="script/:sheetId?" element={<Script />} />
+                <Route path="hours" element={<Hours />} />
+                <Route path="greetings/:greetingId?" element={<Greetings />} />
+                <Route path="directory" element={<Navigate to="/directory/people" replace />} />
+                <Route path="directory/:list" element={<Directory />} />
+                <Route path="messages" element={<Messages />} />
+                <Route path="on-air" element={<OnAir />} />
+                <Route path="*" element={<Navigate to="/today" replace />} />
+              </Route>
+            </Routes>
+          </DraftProvider>
+        ) : (
+          <Routes>
+            <Route path="start" element={<Start />} />
+            <Route path="*" element={<Navigate to="/start" replace />} />
+          </Routes>
+        )}
+      </Suspense>
+    </BrowserRouter>
+  );
+}
+
+function NoServer({ again }: { readonly again: () => void }) {
+  return (
+    <Box as="main" maxW="480px" mx="auto" mt="20vh" p="4">
+      <Text fontWeight="600">Locutor’s server does not answer.</Text>
+      <Text mt="2">Start it with “npm start”, then try again. Nothing that was saved is lost.</Text>
+      <Button mt="4" colorPalette="petrol" onClick={again}>
+        Try again
+      </Button>
+    </Box>
+  );
+}

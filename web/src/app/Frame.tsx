@@ -1,0 +1,60 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { Suspense, useEffect } from 'react';
+import { Outlet, useLocation } from 'react-router';
+import { Handset } from '../handset/Handset';
+import { HandsetDock, useHandsetDock } from './handsetDock';
+import { LineBar } from './LineBar';
+import { Navigation, screens } from './Navigation';
+import { SavingNotice } from './SavingNotice';
+import { Shortcuts } from './Shortcuts';
+
+/** What is around every screen: line bar on top, navigation on the left, the handset at the right. */
+export function Frame() {
+  return (
+    <HandsetDock>
+      <FrameInside />
+    </HandsetDock>
+  );
+}
+
+function FrameInside() {
+  const { isOpen } = useHandsetDock();
+  const { pathname } = useLocation();
+  const name = screens.find((screen) => pathname.startsWith(screen.to))?.name ?? 'On air';
+  useEffect(() => {
+    document.title = `${name} · Locutor`;
+  }, [name]);
+  return (
+    <Flex direction="column" h="100dvh" overflow="hidden">
+      <SkipLink />
+      <LineBar />
+      <SavingNotice />
+      <Flex flex="1" minH="0" direction={{ base: 'column', md: 'row' }}>
+        <Navigation />
+        <Box as="main" id="work" tabIndex={-1} flex="1" minW="0" minH="0" overflow="auto" position="relative">
+          <Suspense fallback={<Text p="6">Opening {name} …</Text>}>
+            <Outlet />
+          </Suspense>
+        </Box>
+        {isOpen && <Handset />}
+      </Flex>
+      <Shortcuts />
+    </Flex>
+  );
+}
+
+function SkipLink() {
+  return (
+    <Box
+      asChild
+      position="absolute"
+      left="-999px"
+      zIndex="10"
+      bg="sheet"
+      p="2"
+      _focus={{ left: '2', top: '2' }}
+    >
+      <a href="#work">Skip to the work</a>
+    </Box>
+  );
+}

@@ -1,0 +1,141 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { showPhoneNumber } from '@locutor/core/directory';
+import { Moon, Phone, Sun, SunMoon } from 'lucide-react';
+import { useTheme } from 'next-themes';
+import { Link } from 'react-router';
+import { useOnAir } from '../api/resources';
+import { useDraft } from '../draft/DraftProvider';
+import { useFindings } from '../draft/useFindings';
+import { useAirDifferences } from '../draft/useAirDifferences';
+import { Lamp } from '../parts/Lamp';
+import { showWhen } from '../parts/time';
+import { useNow } from '../parts/useNow';
+import { answeringNow } from './answering';
+import { useHandsetDock } from './handsetDock';
+
+/** The band on top: which line, what is on air, what answers now and next. */
+export function LineBar() {
+  const { line } = useDraft();
+  return (
+    <Flex
+      as="header"
+      minH="14"
+      px="4"
+      py="1.5"
+      gap={{ base: '2', lg: '6' }}
+      align="center"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
+      borderBottomWidth="1px"
+      borderColor="hairline"
+      bg="sheet"
+      flexShrink="0"
+    >
+      <Box flexShrink="0">
+        <Text fontWeight="600" lineHeight="1.2">
+          {line.name}
+        </Text>
+        <Text fontFamily="mono" fontSize="12px" color="quiet">
+          {showPhoneNumber(line.number)}
+        </Text>
+      </Box>
+      <OnAirSentence />
+      <Flex ml="auto" gap="1.5" align="center" flexShrink="0">
+        <SaveMark />
+        <ProofButton />
+        <HandsetButton />
+        <PutOnAirButton />
+        <ColourButton />
+      </Flex>
+    </Flex>
+  );
+}
+
+function OnAirSentence() {
+  const { line, hours, names } = useDraft();
+  const onAir = useOnAir(line);
+  const now = useNow(15_000);
+  const answering = onAir && answeringNow(onAir.attendant, hours, line.timeZone, names, now);
+  return (
+    <Flex asChild align="center" gap="2" minW="0" borderRadius="md" px="2" py="1" _hover={{ bg: 'sunk' }}>
+      <Link to="/on-air" title="What is on air, and earlier versions">
+        <Lamp isOn={Boolean(answering)} />
+        <Text as="span" lineClamp="2">
+          {!answering && (line.onAirVersionId ? 'On air' : 'Nothing is on air yet')}
+          {answering && (
+            <>
+              On air: <b>{answering.name}</b>
+              {answering.next
+                ? `, until ${showWhen(answering.next.atMs, line.timeZone, now)}, then ${answering.next.name}`
+                : ', at all times'}
+            </>
+          )}
+        </Text>
+      </Link>
+    </Flex>
+  );
+}
+
+const savingWords = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  unreachable: 'Not saved yet',
+  refused: 'Not saved',
+  stale: 'Not saved',
+} as const;
+
+function SaveMark() {
+  const { saving } = useDraft();
+  return (
+    <Text role="status" color="quiet" fontSize="13px" minW="60px" textAlign="right">
+      {savingWords[saving.type]}
+    </Text>
+  );
+}
+
+function ProofButton() {
+  const findings = useFindings();
+  return (
+    <Button asChild size="sm" variant="ghost">
+      <Link to="/on-air#proof">
+        Proof{' '}
+        <Box as="span" fontFamily="mono" color={findings.length > 0 ? 'ink' : 'quiet'}>
+          {findings.length === 0 ? 'clean' : `${findings.length} ${findings.length === 1 ? 'fault' : 'faults'}`}
+        </Box>
+      </Link>
+    </Button>
+  );
+}
+
+function HandsetButton() {
+  const { isOpen, setOpen } = useHandsetDock();
+  return (
+    <Button size="sm" variant={isOpen ? 'subtle' : 'outline'} aria-pressed={isOpen} onClick={() => setOpen(!isOpen)}>
+      <Phone size={15} aria-hidden /> Handset
+    </Button>
+  );
+}
+
+function PutOnAirButton() {
+  const differences = useAirDifferences();
+  if (differences === 'same') return null;
+  return (
+    <Button asChild size="sm" colorPalette="petrol">
+      <Link to="/on-air">Put on air</Link>
+    </Button>
+  );
+}
+
+const nextTheme = { system: 'light', light: 'dark', dark: 'system' } as const;
+const themeIcons = { system: SunMoon, light: Sun, dark: Moon } as const;
+
+function ColourButton() {
+  const { theme = 'system', setTheme } = useTheme();
+  const now = theme as keyof typeof nextTheme;
+  const Icon = themeIcons[now];
+  const label = `Colours: ${now === 'system' ? 'as the computer’s' : now}. Change to ${nextTheme[now]}`;
+  return (
+    <Button size="sm" variant="ghost" px="2" aria-label={label} title={label} onClick={() => setTheme(nextTheme[now])}>
+      <Icon size={16} aria-hidden />
+    </Button>
+  );
+}

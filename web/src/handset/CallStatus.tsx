@@ -1,0 +1,110 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import type { PersonId } from '@locutor/core/directory';
+import { secondsPerRing, type Names } from '@locutor/core/line';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useNow } from '../parts/useNow';
+import { showLength } from '../parts/time';
+import type { CallDriver, CallView } from './callDriver';
+
+interface Props {
+  readonly driver: CallDriver;
+  readonly view: CallView;
+  readonly names: Names;
+}
+
+/** What the call is doing now, and what the one who is rung can do about it. */
+export function CallStatus({ driver, view, names }: Props) {
+  const { phase } = view.state;
+  return (
+    <Box minH="14" mb="2" aria-live="polite">
+      {phase.type === 'ringing' && <Rung driver={driver} personId={phase.personId} name={names[phase.personId] ?? '?'} />}
+      {phase.type === 'connected' && (
+        <Flex align="center" gap="2">
+          <Text flex="1">You are talking to {names[phase.personId]}.</Text>
+          <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.staffHangsUp()}>
+            They hang up
+          </Button>
+        </Flex>
+      )}
+      {phase.type === 'menuWaiting' && <Text color="quiet">Waiting for a key …</Text>}
+      {phase.type === 'recording' && <Speaking view={view} />}
+      {phase.type === 'ended' && <AfterCall view={view} />}
+      {view.isMute && phase.type !== 'ended' && (
+        <Text fontSize="12.5px">The voice cannot be had just now; the words go on without it.</Text>
+      )}
+    </Box>
+  );
+}
+
+function Rung({ driver, personId, name }: { driver: CallDriver; personId: PersonId; name: string }) {
+  const now = useNow(500);
+  const [since] = useState(() => Date.now());
+  const seconds = Math.max(0, Math.floor((now - since) / 1000));
+  const rings = Math.floor(seconds / secondsPerRing) + 1;
+  return (
+    <Box key={personId}>
+      <Text>
+        <b>{name}</b> is ringing{' '}
+        <Text as="span" fontFamily="mono" fontSize="12.5px" color="quiet">
+          {seconds} s, ring {rings}
+        </Text>
+      </Text>
+      <Flex gap="1.5" mt="1">
+        <Button size="xs" colorPalette="petrol" onClick={() => driver.answer()}>
+          Answer
+        </Button>
+        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.beBusy()}>
+          Busy
+        </Button>
+        <Text fontSize="12px" color="quiet" alignSelf="center">
+          or let it ring
+        </Text>
+      </Flex>
+    </Box>
+  );
+}
+
+const quietestDb = -60;
+
+function Speaking({ view }: { view: CallView }) {
+  const part = Math.max(0, Math.min(1, 1 - view.levelDb / quietestDb));
+  return (
+    <Box>
+      <Text>
+        <b>Speak now.</b> Press # when done, or hang up.
+      </Text>
+      {view.microphone ? (
+        <Text fontSize="12.5px">
+          {view.microphone === 'refused'
+            ? 'The browser does not let Locutor use the microphone: the message will be silent.'
+            : 'No microphone was found: the message will be silent.'}
+        </Text>
+      ) : (
+        <Box mt="1.5" h="6px" bg="hairline" borderRadius="full" role="meter" aria-label="Loudness" aria-valuenow={Math.round(part * 100)} aria-valuemin={0} aria-valuemax={100}>
+          <Box h="100%" w={`${part * 100}%`} bg="petrol.solid" borderRadius="full" />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function AfterCall({ view: { messageLeft, transcript } }: { view: CallView }) {
+  const [first, last] = [transcript[0], transcript.at(-1)];
+  return (
+    <Box>
+      <Text>Call over after {showLength((last?.atMs ?? 0) - (first?.atMs ?? 0))}.</Text>
+      {messageLeft === 'sending' && <Text color="quiet">Keeping the message …</Text>}
+      {messageLeft === 'sent' && (
+        <Text>
+          Your message is in{' '}
+          <Text asChild color="petrol.fg" textDecoration="underline">
+            <Link to="/messages">Messages</Link>
+          </Text>
+          .
+        </Text>
+      )}
+      {typeof messageLeft === 'object' && <Text role="alert">The message was not kept: {messageLeft.problem}</Text>}
+    </Box>
+  );
+}

@@ -1,0 +1,207 @@
+import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
+import type { CallScript } from '@locutor/core/call';
+import { isKey } from '@locutor/core/line';
+import { Phone, PhoneOff, X } from 'lucide-react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { mutate } from 'swr';
+import { api } from '../api/client';
+import { useBoxes, useGreetings, useOnAir, usePeople } from '../api/resources';
+import { useHandsetDock } from '../app/handsetDock';
+import { useDraft } from '../draft/DraftProvider';
+import { InlineSelect } from '../parts/InlineSelect';
+import { isTyping } from '../parts/isTyping';
+import { useNow } from '../parts/useNow';
+import { CallDriver } from './callDriver';
+import { callMoments, momentMs } from './callMoments';
+import { Captions } from './Captions';
+import { CallStatus } from './CallStatus';
+import { Keypad } from './Keypad';
+
+type Which = 'draft' | 'onAir';
+
+/** The simulated phone of a caller: calls the draft or what is on air, at any pretended moment. */
+export function Handset() {
+  const { setOpen } = useHandsetDock();
+  const [driver, setDriver] = useState<CallDriver | null>(null);
+  return (
+    <Flex
+      as="aside"
+      aria-label="Handset"
+      direction="column"
+      w={{ base: '100%', md: '312px' }}
+      flexShrink="0"
+      borderLeftWidth={{ md: '1px' }}
+      borderTopWidth={{ base: '1px', md: '0' }}
+      borderColor="hairline"
+      bg="sunk"
+      minH="0"
+      maxH={{ base: '70dvh', md: 'none' }}
+    >
+      <Flex align="center" px="4" pt="3" pb="1">
+        <Heading as="h2" fontSize="15px" fontWeight="600" mr="auto">
+          Handset
+        </Heading>
+        <IconButton size="xs" variant="ghost" aria-label="Close the handset" onClick={() => setOpen(false)}>
+          <X size={15} />
+        </IconButton>
+      </Flex>
+      {driver ? <Call driver={driver} onAgain={() => setDriver(null)} /> : <Dialling onDial={setDriver} />}
+    </Flex>
+  );
+}
+
+function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void }) {
+  const { line, hours, names, attendant } = useDraft();
+  const onAir = useOnAir(line);
+  const [people, boxes, greetings] = [usePeople(), useBoxes(), useGreetings()];
+  const [which, setWhich] = useState<Which>('draft');
+  const [reading, setReading] = useState<string | null>(null);
+  const [callerNumber, setCallerNumber] = useState('+1 207 555 0178');
+  const now = useNow(30_000);
+  const called = which === 'onAir' && onAir ? onAir.attendant : attendant;
+  const moments = useMemo(
+    () => callMoments(called, hours, line.timeZone, names, now),
+    [called, hours, line.timeZone, names, now],
+  );
+
+  const dial = (): void => {
+    const script: CallScript = {
+      attendant: called,
+      timeZone: line.timeZone,
+      hours,
+      people,
+      boxes,
+      greetings: which === 'onAir' && onAir ? [...onAir.greetings, ...greetings] : greetings,
+    };
+    const caller = callerNumber.trim() || 'anonymous';
+    const driver = new CallDriver({
+      script,
+      startsAtMs: momentMs(reading, line.timeZone, Date.now()),
+      callerNumber: caller,
+      leaveMessage: (boxId, audio) => leaveMessage(boxId, audio, caller, which === 'draft'),
+    });
+    onDial(driver);
+    driver.dial();
+  };
+
+  return (
+    <Box px="4" py="2" overflow="auto">
+      <Text>
+        Call{' '}
+        <InlineSelect
+          label="What to call"
+          value={which}
+          choices={[
+            { value: 'draft', label: 'the draft' },
+            ...(onAir ? [{ value: 'onAir', label: 'what is on air' }] : []),
+          ]}
+          onChange={(value) => setWhich(value as Which)}
+        />
+      </Text>
+      <Text mt="4" fontSize="12px" color="quiet" id="moments">
+        At this moment
+      </Text>
+      <Flex direction="column" gap="1" mt="1" role="group" aria-labelledby="moments">
+        {moments.map((moment) => (
+          <Button
+            key={moment.name}
+            size="sm"
+            justifyContent="flex-start"
+            variant={moment.reading === reading ? 'subtle' : 'ghost'}
+            colorPalette={moment.reading === reading ? 'petrol' : 'gray'}
+            aria-pressed={moment.reading === reading}
+            onClick={() => setReading(moment.reading)}
+          >
+            {moment.name}
+            {moment.reading && (
+              <Text as="span" ml="auto" fontFamily="mono" fontSize="12px">
+                {showReading(moment.reading)}
+              </Text>
+            )}
+          </Button>
+        ))}
+      </Flex>
+      <Text asChild mt="3" fontSize="12px" color="quiet" display="block">
+        <label htmlFor="moment">Or any moment, by the line’s clock</label>
+      </Text>
+      <Input
+        id="moment"
+        type="datetime-local"
+        size="sm"
+        bg="sheet"
+        fontFamily="mono"
+        value={reading ?? ''}
+        onChange={(event) => setReading(event.currentTarget.value || null)}
+      />
+      <Text asChild mt="3" fontSize="12px" color="quiet" display="block">
+        <label htmlFor="caller">Calling from</label>
+      </Text>
+      <Input
+        id="caller"
+        size="sm"
+        bg="sheet"
+        fontFamily="mono"
+        value={callerNumber}
+        maxLength={24}
+        onChange={(event) => setCallerNumber(event.currentTarget.value)}
+      />
+      <Button mt="5" w="100%" colorPalette="petrol" onClick={dial}>
+        <Phone size={16} aria-hidden /> Call
+      </Button>
+      <Text mt="3" fontSize="12.5px" color="quiet">
+        You are the caller: listen, press keys, and speak after the beep. Whoever is rung shows up here, for you to
+        answer or not.
+      </Text>
+    </Box>
+  );
+}
+
+function Call({ driver, onAgain }: { readonly driver: CallDriver; readonly onAgain: () => void }) {
+  const { names } = useDraft();
+  const view = useSyncExternalStore(driver.subscribe, driver.getView);
+  const isOver = view.state.phase.type === 'ended';
+  useEffect(() => () => driver.hangUp(), [driver]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (!isKey(event.key) || isOver || isTyping(event.target) || event.ctrlKey || event.metaKey) return;
+      event.preventDefault();
+      driver.press(event.key);
+    };
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => window.removeEventListener('keydown', onKey, { capture: true });
+  }, [driver, isOver]);
+
+  return (
+    <>
+      <Captions transcript={view.transcript} speaking={view.speaking} unheard={view.unheard} names={names} />
+      <Box px="4" pb="4" pt="2" borderTopWidth="1px" borderColor="hairline">
+        <CallStatus driver={driver} view={view} names={names} />
+        <Keypad isOff={isOver} onPress={(key) => driver.press(key)} />
+        {isOver ? (
+          <Button mt="2" w="100%" colorPalette="petrol" onClick={onAgain}>
+            <Phone size={16} aria-hidden /> Call again
+          </Button>
+        ) : (
+          <Button mt="2" w="100%" variant="outline" bg="sheet" onClick={() => driver.hangUp()}>
+            <PhoneOff size={16} aria-hidden /> Hang up
+          </Button>
+        )}
+      </Box>
+    </>
+  );
+}
+
+async function leaveMessage(boxId: string, audio: Blob, callerNumber: string, trial: boolean): Promise<void> {
+  const form = new FormData();
+  form.set('callerNumber', callerNumber);
+  form.set('trial', String(trial));
+  form.set('audio', audio, 'message.wav');
+  await api(`/api/boxes/${boxId}/messages`, { method: 'POST', body: form });
+  await mutate('/api/messages');
+}
+
+/** A clock reading in the user's own format: "Mon 8:30 AM". */
+function showReading(reading: string): string {
+  const format = { timeZone: 'UTC', weekday: 'short', hour: 'numeric', minute: '2-digit' } as const;
+  return new Intl.DateTimeFormat(undefined, format).format(Date.parse(`${reading}Z`));
+}

@@ -1,0 +1,43 @@
+import { instantOf, clockReading, isSameAnswer, nextChange, answersAt, type Hours, type TimeZone } from '@locutor/core/hours';
+import type { Attendant, Names } from '@locutor/core/line';
+import { answerName } from '../app/answering';
+
+/** A moment worth calling at: now, and the next few at which something else answers. */
+export interface CallMoment {
+  readonly name: string;
+  /** As the line's clock reads it, `2026-11-23T09:30`; null for now. */
+  readonly reading: string | null;
+}
+
+const halfHourMs = 30 * 60_000;
+const mostMoments = 3;
+
+/** Moments at which different things answer, the nearest first, each half an hour after its period began. */
+export function callMoments(
+  attendant: Attendant,
+  hours: Hours,
+  timeZone: TimeZone,
+  names: Names,
+  nowMs: number,
+): readonly CallMoment[] {
+  const { rules } = attendant.answering;
+  const seen = [answersAt(rules, hours, timeZone, nowMs)];
+  const moments: CallMoment[] = [];
+  let at = nowMs;
+  for (let look = 0; look < 30 && moments.length < mostMoments; look += 1) {
+    const change = nextChange(rules, hours, timeZone, at);
+    if (!change) break;
+    at = change.atMs;
+    if (seen.some((answer) => isSameAnswer(answer, change.answer))) continue;
+    seen.push(change.answer);
+    const end = nextChange(rules, hours, timeZone, at)?.atMs ?? Infinity;
+    const moment = at + Math.min(halfHourMs, (end - at) / 2);
+    moments.push({ name: answerName(change.answer, attendant, names), reading: clockReading(moment, timeZone) });
+  }
+  return [{ name: `Now: ${answerName(seen[0] ?? { type: 'otherwise' }, attendant, names)}`, reading: null }, ...moments];
+}
+
+/** The instant of a reading of the line's clock; now for none. */
+export function momentMs(reading: string | null, timeZone: TimeZone, nowMs: number): number {
+  return reading ? instantOf(reading, timeZone) : nowMs;
+}

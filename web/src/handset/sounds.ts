@@ -1,0 +1,49 @@
+import { beep, dtmfTone, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
+import type { Key, VoiceId } from '@locutor/core/line';
+import { audioUrl, speak } from '../api/resources';
+
+let shared: AudioContext | undefined;
+
+/** The browser's audio, opened at the first sound: browsers want a click before it. */
+export function audioContext(): AudioContext {
+  shared ??= new AudioContext();
+  if (shared.state === 'suspended') void shared.resume();
+  return shared;
+}
+
+const loaded = new Map<string, Promise<Pcm>>();
+
+/** A sentence as the telephone carries it, loaded once. */
+export function loadSentence(voice: VoiceId, text: string): Promise<Pcm> {
+  const key = `${voice} ${text}`;
+  let sound = loaded.get(key);
+  if (!sound) {
+    sound = speak(voice, [text]).then(([spoken]) => loadAudio(spoken?.audioId ?? ''));
+    sound.catch(() => loaded.delete(key));
+    loaded.set(key, sound);
+  }
+  return sound;
+}
+
+/** Loads a kept sound. @throws Error when it is not a sound that can be played. */
+export async function loadAudio(audioId: string): Promise<Pcm> {
+  const response = await fetch(audioUrl(audioId));
+  const wav = readWav(new Uint8Array(await response.arrayBuffer()));
+  if (!wav.ok) throw new Error('This sound cannot be played.');
+  return wav.value;
+}
+
+/** Plays a sound and gives back how to stop it. */
+export function playPcm({ samples, rateHz }: Pcm, { loop = false } = {}): () => void {
+  const context = audioContext();
+  const buffer = context.createBuffer(1, Math.max(1, samples.length), rateHz);
+  buffer.copyToChannel(new Float32Array(samples), 0);
+  const source = new AudioBufferSourceNode(context, { buffer, loop });
+  source.connect(context.destination);
+  source.start();
+  return () => source.stop();
+}
+
+export const playBeep = (): (() => void) => playPcm(beep(phoneRateHz));
+export const playKeyTone = (key: Key): (() => void) => playPcm(dtmfTone(key, 160, phoneRateHz));
+export const playRingback = (): (() => void) => playPcm(ringbackTone(phoneRateHz), { loop: true });

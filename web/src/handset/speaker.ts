@@ -1,0 +1,60 @@
+import { lengthMs, type Pcm } from '@locutor/core/audio';
+import type { PlayItem } from '@locutor/core/call';
+import { estimateMs, type Sentence } from '@locutor/core/speech';
+import { loadSentence, playBeep, playPcm } from './sounds';
+
+export interface SpeakerWatch {
+  /** An item begins to be heard. */
+  readonly onItem: (index: number) => void;
+  readonly onEnd: () => void;
+  /** The voice could not be had; captions go on without it. */
+  readonly onMute: () => void;
+}
+
+const beepMs = 400;
+
+/** Plays items one after the other, each loaded while the ones before it are heard. Returns how to stop. */
+export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () => void {
+  const sounds = items.map((item) => (item.type === 'sentence' ? load(item.sentence) : null));
+  let isStopped = false;
+  let stopSound: () => void = () => undefined;
+  let wake: () => void = () => undefined;
+
+  const pause = (ms: number): Promise<void> =>
+    new Promise((resolve) => {
+      const timer = setTimeout(resolve, ms);
+      wake = () => {
+        clearTimeout(timer);
+        resolve();
+      };
+    });
+
+  const run = async (): Promise<void> => {
+    for (const [index, item] of items.entries()) {
+      const sound = await sounds[index];
+      if (isStopped) return;
+      watch.onItem(index);
+      if (item.type === 'beep') {
+        stopSound = playBeep();
+        await pause(beepMs);
+      } else {
+        if (sound) stopSound = playPcm(sound);
+        else watch.onMute();
+        await pause((sound ? lengthMs(sound) : estimateMs(item.sentence.text)) + item.sentence.pauseAfterMs);
+      }
+      if (isStopped) return;
+    }
+    watch.onEnd();
+  };
+  void run();
+
+  return () => {
+    isStopped = true;
+    stopSound();
+    wake();
+  };
+}
+
+function load({ voice, text }: Sentence): Promise<Pcm | null> {
+  return loadSentence(voice, text).catch(() => null);
+}

@@ -1,0 +1,22 @@
+import '@fontsource-variable/source-serif-4/wght.css';
+import '@fontsource-variable/source-serif-4/wght-italic.css';
+import '@fontsource/ibm-plex-mono/latin-400.css';
+import '@fontsource/ibm-plex-mono/latin-500.css';
+import '@fontsource/ibm-plex-sans/latin-400.css';
+import '@fontsource/ibm-plex-sans/latin-500.css';
+import '@fontsource/ibm-plex-sans/latin-600.css';
+import { ChakraProvider } from '@chakra-ui/react';
+import { ThemeProvider } from 'next-themes';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/App';
+import { system } from './app/theme';
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root');
+createRoot(root).render(
+  <ChakraProvider value={system}>
+    <ThemeProvider attribute="class" disableTransitionOnChange>
+      <App />
+    </ThemeProvider>
+  </ChakraProvider>,
+);

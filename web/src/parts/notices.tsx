@@ -1,0 +1,35 @@
+import { Button, createToaster, Stack, Toast, Toaster } from '@chakra-ui/react';
+
+const toaster = createToaster({ placement: 'bottom', pauseOnPageIdle: true });
+
+/** Says briefly what was done, with a way back where there is one. */
+export function tellDone(title: string, undo?: () => void): void {
+  toaster.create({ title, duration: 8000, ...(undo ? { action: { label: 'Undo', onClick: undo } } : {}) });
+}
+
+/** Says what did not work, until it is closed. */
+export function tellProblem(says: string): void {
+  toaster.create({ title: says, duration: 20_000, type: 'error' });
+}
+
+export function Notices() {
+  return (
+    <Toaster toaster={toaster}>
+      {(toast) => (
+        <Toast.Root bg="ink" color="paper" alignItems="center">
+          <Stack flex="1" gap="1">
+            <Toast.Title fontWeight="500">{toast.title}</Toast.Title>
+          </Stack>
+          {toast.action && (
+            <Toast.ActionTrigger asChild>
+              <Button size="xs" variant="outline" color="paper" borderColor="paper" _hover={{ bg: 'transparent' }}>
+                {toast.action.label}
+              </Button>
+            </Toast.ActionTrigger>
+          )}
+          <Toast.CloseTrigger color="paper" position="static" />
+        </Toast.Root>
+      )}
+    </Toaster>
+  );
+}

@@ -1,0 +1,129 @@
+import { Box, Button, Flex, IconButton, Input, Table, Text } from '@chakra-ui/react';
+import { defaultLongestMessageSeconds, longestName } from '@locutor/core/directory';
+import type { GreetingId } from '@locutor/core/line';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState, type FormEvent } from 'react';
+import { useSWRConfig } from 'swr';
+import { api, wordsOf } from '../../api/client';
+import { useBoxes, useGreetings, type KeptBox } from '../../api/resources';
+import { InlineNumber } from '../../parts/InlineNumber';
+import { InlineSelect } from '../../parts/InlineSelect';
+import { RowSavingNote } from '../../parts/RowSavingNote';
+import { useRemoveRow } from '../../parts/useRemoveRow';
+import { useRowDraft } from '../../parts/useRowDraft';
+import { CellField } from './CellField';
+import { useUses } from './useUses';
+
+const list = '/api/boxes';
+
+/** The voicemail boxes: greeting before the beep, longest message, and where each is used. */
+export function Boxes() {
+  const boxes = useBoxes();
+  return (
+    <>
+      <Table.Root size="sm" tableLayout="fixed">
+        <Table.Header>
+          <Table.Row bg="transparent">
+            <Table.ColumnHeader w="26%">Box</Table.ColumnHeader>
+            <Table.ColumnHeader w="24%">Before the beep</Table.ColumnHeader>
+            <Table.ColumnHeader w="130px">Longest message</Table.ColumnHeader>
+            <Table.ColumnHeader>Used in the script</Table.ColumnHeader>
+            <Table.ColumnHeader w="48px">
+              <Box as="span" srOnly>
+                Delete
+              </Box>
+            </Table.ColumnHeader>
+          </Table.Row>
+        </Table.Header>
+        <Table.Body>
+          {boxes.map((box) => (
+            <BoxRow key={box.id} box={box} />
+          ))}
+        </Table.Body>
+      </Table.Root>
+      {boxes.length === 0 && <Text py="3">No boxes yet. Callers can leave a message once there is one.</Text>}
+      <AddBox />
+    </>
+  );
+}
+
+function BoxRow({ box }: { readonly box: KeptBox }) {
+  const { row, change, ...saving } = useRowDraft(list, box);
+  const greetings = useGreetings();
+  const remove = useRemoveRow(list);
+  const uses = useUses()(box.id);
+  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
+  return (
+    <Table.Row bg="transparent" verticalAlign="top">
+      <Table.Cell>
+        <CellField label={`Name of the box ${box.name}`} value={row.name} most={longestName} onChange={(name) => change({ name })} />
+        {isRefused && <RowSavingNote {...saving} />}
+      </Table.Cell>
+      <Table.Cell pt="2.5">
+        <InlineSelect
+          label={`Greeting of the box ${box.name}`}
+          value={row.greetingId ?? 'none'}
+          choices={[
+            { value: 'none', label: 'made from its name' },
+            ...greetings.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={(value) => change({ greetingId: value === 'none' ? null : (value as GreetingId) })}
+        />
+      </Table.Cell>
+      <Table.Cell pt="2.5">
+        <InlineNumber
+          label={`Longest message of the box ${box.name}, in seconds`}
+          value={row.longestMessageSeconds}
+          least={10}
+          most={600}
+          step={30}
+          onChange={(longestMessageSeconds) => change({ longestMessageSeconds })}
+        />{' '}
+        s
+      </Table.Cell>
+      <Table.Cell color="quiet" fontSize="13px" pt="3">
+        {uses || 'Nowhere'}
+      </Table.Cell>
+      <Table.Cell>
+        <IconButton size="xs" variant="ghost" aria-label={`Delete the box ${box.name}`} title={`Delete ${box.name}`} onClick={() => void remove(box)}>
+          <Trash2 size={14} />
+        </IconButton>
+      </Table.Cell>
+    </Table.Row>
+  );
+}
+
+function AddBox() {
+  const { mutate } = useSWRConfig();
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    try {
+      const body = { name, greetingId: null, longestMessageSeconds: defaultLongestMessageSeconds };
+      await api(list, { method: 'POST', body });
+      setName('');
+      setProblem(null);
+      await mutate(list);
+    } catch (error) {
+      setProblem(wordsOf(error));
+    }
+  };
+  return (
+    <Box asChild mt="3">
+      <form onSubmit={(event) => void add(event)}>
+        <Flex gap="2" align="center">
+          <Input size="sm" w="240px" bg="sheet" aria-label="Name of a new box" placeholder="Name of the box" value={name} maxLength={longestName} onChange={(event) => setName(event.currentTarget.value)} />
+          <Button size="sm" type="submit" variant="outline" bg="sheet" disabled={name.trim() === ''}>
+            <Plus size={14} aria-hidden /> Add box
+          </Button>
+        </Flex>
+        {problem && (
+          <Text role="alert" mt="1" fontWeight="500">
+            {problem}
+          </Text>
+        )}
+      </form>
+    </Box>
+  );
+}

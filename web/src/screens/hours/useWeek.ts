@@ -1,0 +1,63 @@
+import type { Hours } from '@locutor/core/hours';
+import { useCallback, useRef, useState } from 'react';
+import { useSWRConfig } from 'swr';
+import { api, ApiProblem, wordsOf } from '../../api/client';
+import type { KeptHours } from '../../api/resources';
+import { useDraft } from '../../draft/DraftProvider';
+import { tellProblem } from '../../parts/notices';
+
+interface Week {
+  readonly hours: KeptHours;
+  /** Shows a change at once and saves it; a refusal is told and taken back. */
+  readonly change: (next: Hours) => Promise<boolean>;
+  readonly undo: (() => void) | null;
+}
+
+/** The line's hours, changed in place: every change is saved and can be undone. */
+export function useWeek(): Week {
+  const { hours } = useDraft();
+  const { mutate } = useSWRConfig();
+  const [earlier, setEarlier] = useState<readonly Hours[]>([]);
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const revision = useRef(hours.revision);
+  revision.current = Math.max(revision.current, hours.revision);
+  const path = `/api/hours/${hours.id}`;
+
+  const save = useCallback(
+    async (next: Hours): Promise<boolean> => {
+      void mutate(path, { ...next, revision: revision.current }, { revalidate: false });
+      const send = async (): Promise<boolean> => {
+        try {
+          const body = { revision: revision.current, periods: next.periods, week: next.week };
+          const saved = await api<KeptHours>(path, { method: 'PUT', body });
+          revision.current = saved.revision;
+          return true;
+        } catch (error) {
+          if (error instanceof ApiProblem && error.revision) revision.current = error.revision;
+          tellProblem(wordsOf(error));
+          await mutate(path);
+          return false;
+        }
+      };
+      const sent = queue.current.then(send);
+      queue.current = sent;
+      return sent;
+    },
+    [mutate, path],
+  );
+
+  const change = async (next: Hours): Promise<boolean> => {
+    setEarlier((list) => [...list, hours]);
+    const isKept = await save(next);
+    if (!isKept) setEarlier((list) => list.slice(0, -1));
+    return isKept;
+  };
+  const last = earlier.at(-1);
+  const undo = last
+    ? () => {
+        setEarlier((list) => list.slice(0, -1));
+        void save(last);
+      }
+    : null;
+  return { hours, change, undo };
+}

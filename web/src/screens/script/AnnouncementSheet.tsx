@@ -1,0 +1,37 @@
+import { Box, Heading } from '@chakra-ui/react';
+import type { Announcement } from '@locutor/core/line';
+import { sheetSentences } from '@locutor/core/speech';
+import { useDraft } from '../../draft/DraftProvider';
+import { Listen } from '../../parts/Listen';
+import { PathSentence } from '../../parts/PathSentence';
+import { SpokenField } from '../../parts/SpokenField';
+import { ReadOutLength } from './ReadOutLength';
+import { SheetFindings } from './SheetFindings';
+import { SheetName } from './SheetName';
+
+export function AnnouncementSheet({ announcement }: { readonly announcement: Announcement }) {
+  const { attendant, edit } = useDraft();
+  const { id, words, afterPath } = announcement;
+  const sentences = sheetSentences(announcement, attendant.voice);
+  return (
+    <Box px="6" pb="10" maxW="760px">
+      <SheetName sheet={announcement}>
+        <ReadOutLength sentences={sentences} />
+        <Listen sentences={sentences} />
+      </SheetName>
+      <SheetFindings sheetId={id} />
+      <Box mt="3">
+        <SpokenField
+          label="The caller hears"
+          value={words}
+          placeholder="Type what is said, for example when the fuel dock is open."
+          onChange={(next) => edit({ type: 'setWords', sheetId: id, part: 'words', words: next })}
+        />
+      </Box>
+      <Heading as="h2" fontSize="14px" fontWeight="600" mt="6">
+        Then
+      </Heading>
+      <PathSentence slot={{ type: 'after', sheetId: id }} path={afterPath} of="what follows" />
+    </Box>
+  );
+}

@@ -1,0 +1,44 @@
+import { Button, SimpleGrid, Text } from '@chakra-ui/react';
+import { keys, spokenKey, type Menu } from '@locutor/core/line';
+import { goToKey } from './goToKey';
+import { useAddKey } from './useAddKey';
+
+/** The twelve keys of a menu: filled ones are used and lead to their row, empty ones can be given a use. */
+export function KeyMap({ menu }: { readonly menu: Menu }) {
+  const addKey = useAddKey(menu);
+  return (
+    <>
+      <Text fontSize="12px" color="quiet" mb="1.5" px="1">
+        Keys of {menu.name}
+      </Text>
+      <SimpleGrid columns={3} gap="1" maxW="132px" px="1">
+        {keys.map((key) => {
+          const option = menu.options.find((each) => each.key === key);
+          const label = option
+            ? `Go to key ${spokenKey(key)}: ${option.label || 'no label'}`
+            : `Give key ${spokenKey(key)} a use`;
+          return (
+            <Button
+              key={key}
+              size="xs"
+              h="8"
+              minW="0"
+              fontFamily="mono"
+              fontSize="14px"
+              variant={option ? 'solid' : 'outline'}
+              colorPalette="petrol"
+              color={option ? undefined : 'quiet'}
+              borderStyle={option ? 'solid' : 'dashed'}
+              borderColor="hairline"
+              aria-label={label}
+              title={label}
+              onClick={() => (option ? goToKey(key) : addKey(key))}
+            >
+              {key}
+            </Button>
+          );
+        })}
+      </SimpleGrid>
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import { Box, Button, Heading } from '@chakra-ui/react';
+import { isKey, menuLimits, type Menu, type MenuSettings, type WordsPart } from '@locutor/core/line';
+import { sheetSentences } from '@locutor/core/speech';
+import { Plus } from 'lucide-react';
+import { useEffect, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
+import { useDraft } from '../../draft/DraftProvider';
+import { InlineNumber } from '../../parts/InlineNumber';
+import { InlineSelect } from '../../parts/InlineSelect';
+import { isTyping } from '../../parts/isTyping';
+import { Listen } from '../../parts/Listen';
+import { PathSentence } from '../../parts/PathSentence';
+import { SpokenField } from '../../parts/SpokenField';
+import { goToKey } from './goToKey';
+import { KeyRow } from './KeyRow';
+import { ReadOutLength } from './ReadOutLength';
+import { SheetFindings } from './SheetFindings';
+import { SheetName } from './SheetName';
+import { nextFreeKey, useAddKey } from './useAddKey';
+
+/** A menu in the order a caller meets it: opening words, a row per key, closing words, and what if not. */
+export function MenuSheet({ menu }: { readonly menu: Menu }) {
+  const { attendant, edit } = useDraft();
+  const addKey = useAddKey(menu);
+  const free = nextFreeKey(menu);
+  useKeyJumps(menu);
+  const sentences = sheetSentences(menu, attendant.voice);
+  const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
+  return (
+    <Box px="6" pb="10" maxW="760px">
+      <SheetName sheet={menu}>
+        <ReadOutLength sentences={sentences} />
+        <Listen sentences={sentences} />
+      </SheetName>
+      <SheetFindings sheetId={menu.id} />
+      <Box mt="3">
+        <SpokenField
+          label="Opening words"
+          value={menu.openingWords}
+          placeholder="Thank you for calling …"
+          onChange={setWords('openingWords')}
+        />
+      </Box>
+      <Box as="ol" listStyleType="none" mt="1" aria-label="Keys, in the order they are read out">
+        {menu.options.map((option, index) => (
+          <KeyRow key={option.key} menu={menu} option={option} index={index} />
+        ))}
+      </Box>
+      {free && (
+        <Button size="sm" variant="ghost" colorPalette="petrol" ml="-2" mt="1" onClick={() => addKey(free)}>
+          <Plus size={14} aria-hidden /> Add key {free}
+        </Button>
+      )}
+      <Box mt="2">
+        <SpokenField
+          label="Closing words"
+          value={menu.closingWords}
+          placeholder="Or stay on the line …"
+          onChange={setWords('closingWords')}
+        />
+      </Box>
+      <Fallbacks menu={menu} setWords={setWords} />
+    </Box>
+  );
+}
+
+interface FallbackProps {
+  readonly menu: Menu;
+  readonly setWords: (part: WordsPart) => (words: string) => void;
+}
+
+function Fallbacks({ menu, setWords }: FallbackProps) {
+  const { edit } = useDraft();
+  const set = (settings: Partial<MenuSettings>) => edit({ type: 'setMenuSettings', sheetId: menu.id, settings });
+  const count = (name: 'waitSeconds' | 'silentRounds' | 'wrongKeys', label: string) => (
+    <InlineNumber label={label} value={menu[name]} {...menuLimits[name]} onChange={(value) => set({ [name]: value })} />
+  );
+  return (
+    <>
+      <Fallback title="If nobody presses a key">
+        <Box lineHeight="1.9">
+          Keys count{' '}
+          <InlineSelect
+            label="When keys count"
+            value={menu.keysDuringGreeting ? 'during' : 'after'}
+            choices={[
+              { value: 'during', label: 'while the menu is said' },
+              { value: 'after', label: 'only once the menu was said' },
+            ]}
+            onChange={(value) => set({ keysDuringGreeting: value === 'during' })}
+          />
+          . Wait {count('waitSeconds', 'Seconds to wait for a key')} s for one;{' '}
+          {menu.silentRounds > 1 ? 'each time but the last, say:' : 'no key the first time is enough.'}
+        </Box>
+        {menu.silentRounds > 1 && (
+          <SpokenField label="After a silent round" value={menu.silenceWords} onChange={setWords('silenceWords')} />
+        )}
+        <Box lineHeight="1.9">
+          After {count('silentRounds', 'Silent rounds')} silent {menu.silentRounds === 1 ? 'round' : 'rounds'}:
+        </Box>
+        <PathSentence slot={{ type: 'silence', sheetId: menu.id }} path={menu.silencePath} of="silence" />
+      </Fallback>
+      <Fallback title="If a wrong key is pressed">
+        {menu.wrongKeys > 1 && (
+          <SpokenField label="After a wrong key" value={menu.wrongKeyWords} onChange={setWords('wrongKeyWords')} />
+        )}
+        <Box lineHeight="1.9">
+          At wrong key number {count('wrongKeys', 'Wrong keys')}:
+        </Box>
+        <PathSentence slot={{ type: 'wrongKey', sheetId: menu.id }} path={menu.wrongKeyPath} of="wrong keys" />
+      </Fallback>
+    </>
+  );
+}
+
+function Fallback({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <Box mt="5" pt="3" borderTopWidth="1px" borderColor="hairline">
+      <Heading as="h2" fontSize="14px" fontWeight="600" mb="1">
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
+
+/** Digits lead to their key's row; so does a link that names a key. */
+function useKeyJumps(menu: Menu): void {
+  const [search] = useSearchParams();
+  const asked = search.get('key');
+  useEffect(() => {
+    if (isKey(asked)) goToKey(asked);
+  }, [asked]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target);
+      if (!isPlain || event.defaultPrevented || !isKey(event.key)) return;
+      if (!menu.options.some((option) => option.key === event.key)) return;
+      event.preventDefault();
+      goToKey(event.key);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [menu]);
+}

@@ -1,0 +1,12 @@
+import { weekdayName, type Answer } from '@locutor/core/hours';
+import type { Names } from '@locutor/core/line';
+import { showMinutes } from '../../parts/time';
+
+/** Why something answers: "Because Open runs on Monday from 8:00 AM to 5:30 PM." */
+export function whyWords(answer: Answer, names: Names): string {
+  if (answer.type === 'otherwise') return 'Because no period with an answer of its own runs now.';
+  const { day, startMin, endMin } = answer.span;
+  const nextDay = endMin > 1440 ? ' the next day' : '';
+  const name = names[answer.periodId] ?? 'a period';
+  return `Because ${name} runs on ${weekdayName(day)} from ${showMinutes(startMin)} to ${showMinutes(endMin)}${nextDay}.`;
+}
