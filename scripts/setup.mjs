@@ -21,7 +21,8 @@ export function install() {
   const mark = join(root, 'node_modules', '.locutor-installed');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
   console.log('Installing what Locutor needs. The first time this can take a few minutes.');
-  run('npm', ['ci', '--no-audit', '--no-fund']);
+  // Not `npm ci`: it refuses a lock that leaves out optional packages for machines other than the one it was made on.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund']);
   writeFileSync(mark, lock);
 }
 
