@@ -4,6 +4,7 @@ import { Outlet, useLocation } from 'react-router';
 import { Handset } from '../handset/Handset';
 import { HandsetDock, useHandsetDock } from './handsetDock';
 import { LineBar } from './LineBar';
+import { Mishap } from './Mishap';
 import { Navigation, screens } from './Navigation';
 import { SavingNotice } from './SavingNotice';
 import { Shortcuts } from './Shortcuts';
@@ -32,11 +33,17 @@ function FrameInside() {
       <Flex flex="1" minH="0" direction={{ base: 'column', md: 'row' }}>
         <Navigation />
         <Box as="main" id="work" tabIndex={-1} flex="1" minW="0" minH="0" overflow="auto" position="relative">
-          <Suspense fallback={<Text p="6">Opening {name} …</Text>}>
-            <Outlet />
-          </Suspense>
+          <Mishap key={pathname}>
+            <Suspense fallback={<Text p="6">Opening {name} …</Text>}>
+              <Outlet />
+            </Suspense>
+          </Mishap>
         </Box>
-        {isOpen && <Handset />}
+        {isOpen && (
+          <Mishap>
+            <Handset />
+          </Mishap>
+        )}
       </Flex>
       <Shortcuts />
     </Flex>

@@ -1,13 +1,23 @@
 import { answersAt, nextChange, type Answer, type Hours, type TimeZone } from '@locutor/core/hours';
-import { describeStep, findSheet, pathAt, type Attendant, type Names } from '@locutor/core/line';
+import { findSheet, pathAt, type Attendant, type Names } from '@locutor/core/line';
 
-/** What a caller reaches with an answer, in a few words: a sheet's name, or what the first step does. */
+/** What a caller reaches with an answer, as a name: a sheet's, a person's, a box's; words said before it are passed over. */
 export function answerName(answer: Answer, attendant: Attendant, names: Names): string {
   const slot = answer.type === 'period' ? { type: 'period' as const, periodId: answer.periodId } : answer;
-  const [first] = pathAt(attendant, slot) ?? [];
-  if (!first) return 'nothing';
-  if (first.type === 'goTo') return findSheet(attendant, first.sheetId)?.name ?? 'something deleted';
-  return describeStep(first, attendant, names);
+  const reached = (pathAt(attendant, slot) ?? []).find((step) => step.type !== 'say');
+  const deleted = 'something deleted';
+  switch (reached?.type) {
+    case 'goTo':
+      return findSheet(attendant, reached.sheetId)?.name ?? deleted;
+    case 'ring':
+      return names[reached.personId] ?? deleted;
+    case 'takeMessage':
+      return `the box ${names[reached.boxId] ?? deleted}`;
+    case 'hangUp':
+      return 'a goodbye';
+    default:
+      return 'nothing';
+  }
 }
 
 export interface AnsweringNow {
@@ -31,6 +41,13 @@ export function answeringNow(
   return {
     answer,
     name: answerName(answer, attendant, names),
-    next: change && { atMs: change.atMs, name: answerName(change.answer, attendant, names) },
+    next: change && { atMs: change.atMs, name: nextName(change.answer) },
   };
+
+  /** Where the same sheet goes on answering in another period, the period tells them apart. */
+  function nextName(later: Answer): string {
+    const name = answerName(later, attendant, names);
+    const isSame = name === answerName(answer, attendant, names);
+    return isSame && later.type === 'period' ? `${name} (${names[later.periodId] ?? 'another period'})` : name;
+  }
 }

@@ -17,7 +17,9 @@ interface Props {
 /** What is heard, line by line, the sentence being spoken marked; each leads to where it was written. */
 export function Captions({ transcript, speaking, unheard, names }: Props) {
   const end = useRef<HTMLDivElement>(null);
-  useEffect(() => end.current?.scrollIntoView({ block: 'nearest' }), [transcript.length, speaking]);
+  useEffect(() => {
+    void end.current?.scrollIntoView({ block: 'nearest' });
+  }, [transcript.length, speaking]);
   return (
     <Box role="log" aria-label="What is heard" tabIndex={0} flex="1" minH="0" overflow="auto" px="4" py="2">
       {transcript.map((entry, index) => {

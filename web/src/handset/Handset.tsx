@@ -107,14 +107,18 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
             key={moment.name}
             size="sm"
             justifyContent="flex-start"
+            px="2.5"
+            fontWeight="400"
             variant={moment.reading === reading ? 'subtle' : 'ghost'}
             colorPalette={moment.reading === reading ? 'petrol' : 'gray'}
             aria-pressed={moment.reading === reading}
             onClick={() => setReading(moment.reading)}
           >
-            {moment.name}
+            <Text as="span" truncate>
+              {moment.name}
+            </Text>
             {moment.reading && (
-              <Text as="span" ml="auto" fontFamily="mono" fontSize="12px">
+              <Text as="span" ml="auto" flexShrink="0" fontFamily="mono" fontSize="12px">
                 {showReading(moment.reading)}
               </Text>
             )}

@@ -1,4 +1,4 @@
-import { instantOf, clockReading, isSameAnswer, nextChange, answersAt, type Hours, type TimeZone } from '@locutor/core/hours';
+import { instantOf, clockReading, isSameAnswer, nextChange, answersAt, type Answer, type Hours, type TimeZone } from '@locutor/core/hours';
 import type { Attendant, Names } from '@locutor/core/line';
 import { answerName } from '../app/answering';
 
@@ -32,9 +32,16 @@ export function callMoments(
     seen.push(change.answer);
     const end = nextChange(rules, hours, timeZone, at)?.atMs ?? Infinity;
     const moment = at + Math.min(halfHourMs, (end - at) / 2);
-    moments.push({ name: answerName(change.answer, attendant, names), reading: clockReading(moment, timeZone) });
+    moments.push({ name: momentName(change.answer, attendant, names), reading: clockReading(moment, timeZone) });
   }
-  return [{ name: `Now: ${answerName(seen[0] ?? { type: 'otherwise' }, attendant, names)}`, reading: null }, ...moments];
+  const now = answersAt(rules, hours, timeZone, nowMs);
+  return [{ name: `Now: ${momentName(now, attendant, names)}`, reading: null }, ...moments];
+}
+
+/** The period and what answers in it: "Lunch: Welcome". */
+function momentName(answer: Answer, attendant: Attendant, names: Names): string {
+  const name = answerName(answer, attendant, names);
+  return answer.type === 'period' ? `${names[answer.periodId] ?? 'a period'}, ${name}` : name;
 }
 
 /** The instant of a reading of the line's clock; now for none. */

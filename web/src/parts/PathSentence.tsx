@@ -40,7 +40,7 @@ export function PathSentence({ slot, path, of }: Props) {
         <StepPhrase
           key={index}
           step={step}
-          lead={index === 0 ? '' : ', then '}
+          tail={tailOf(path, index, isOpen)}
           isFirst={index === 0}
           inMenu={isInMenu(slot)}
           of={`${of}, step ${index + 1}`}
@@ -48,7 +48,6 @@ export function PathSentence({ slot, path, of }: Props) {
           onRemove={() => set(path.filter((_, each) => each !== index))}
         />
       ))}
-      {path.length > 0 && !isOpen && '.'}
       {isOpen && (
         <Button
           size="xs"
@@ -71,13 +70,19 @@ function withStep(path: Path, index: number, changed: Step): Path {
   return alwaysEnds(changed) ? [...kept, changed] : [...kept, changed, ...path.slice(index + 1)];
 }
 
+function tailOf(path: Path, index: number, isOpen: boolean): string {
+  if (index < path.length - 1) return ',';
+  return isOpen ? '' : '.';
+}
+
 function isInMenu(slot: Slot): boolean {
   return sheetOfSlot(slot) !== undefined && slot.type !== 'after';
 }
 
 interface StepProps {
   readonly step: Step;
-  readonly lead: string;
+  /** What follows it in the sentence: a comma, a full stop, or nothing. */
+  readonly tail: string;
   readonly isFirst: boolean;
   readonly inMenu: boolean;
   readonly of: string;
@@ -94,14 +99,14 @@ const verbs: Readonly<Record<StepType, string>> = {
   hangUp: 'hang up',
 };
 
-function StepPhrase({ step, lead, isFirst, inMenu, of, onChange, onRemove }: StepProps) {
+function StepPhrase({ step, tail, isFirst, inMenu, of, onChange, onRemove }: StepProps) {
   const newStep = useNewStep();
   const choices = (Object.keys(verbs) as StepType[])
     .filter((type) => inMenu || type !== 'sayAgain')
     .map((type): Choice => ({ value: type, label: isFirst ? capitalise(verbs[type]) : verbs[type] }));
   return (
-    <Box as="span" className="step" css={{ '& .remove': { opacity: 0.35 }, '&:hover .remove, & .remove:focus-visible': { opacity: 1 } }}>
-      {lead}
+    <Box as="span" css={{ '& .remove': { opacity: 0.3 }, '&:hover .remove, & .remove:focus-visible': { opacity: 1 } }}>
+      {!isFirst && 'then '}
       <InlineSelect
         label={`What ${of} does`}
         value={step.type}
@@ -109,12 +114,14 @@ function StepPhrase({ step, lead, isFirst, inMenu, of, onChange, onRemove }: Ste
         onChange={(type) => onChange(newStep(type as StepType))}
       />{' '}
       <StepDetails step={step} of={of} onChange={onChange} />
+      {tail}
       <IconButton
         className="remove"
         size="2xs"
         variant="ghost"
         minW="24px"
         h="24px"
+        mr="1"
         aria-label={`Remove ${of}`}
         title="Remove this step"
         onClick={onRemove}

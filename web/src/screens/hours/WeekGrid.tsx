@@ -65,6 +65,9 @@ export function WeekGrid({ hours, periodId, onChoose, onChange }: Props) {
         </Button>
         {chosen && (
           <Flex ml="auto" gap="1" align="center">
+            <Text color="quiet" fontSize="13px">
+              Name
+            </Text>
             <PeriodName key={chosen.id} name={chosen.name} onRename={(name) => onChange(renamePeriod(hours, chosen.id, name))} />
             <IconButton size="sm" variant="ghost" aria-label={`Remove ${chosen.name}`} title={`Remove ${chosen.name}`} onClick={() => void remove()}>
               <Trash2 size={15} />
@@ -76,11 +79,13 @@ export function WeekGrid({ hours, periodId, onChoose, onChange }: Props) {
         <>
           <Flex mt="3" gap="3" fontSize="11px" color="quiet" fontFamily="mono" aria-hidden>
             <Box w="84px" flexShrink="0" />
-            <Flex flex="1" justify="space-between">
+            <Box flex="1" position="relative" h="16px">
               {hourMarks.map((hour) => (
-                <span key={hour}>{hour}</span>
+                <Box key={hour} position="absolute" left={`${(hour / 24) * 100}%`} transform="translateX(-50%)">
+                  {hour}
+                </Box>
               ))}
-            </Flex>
+            </Box>
             <Box w="200px" flexShrink="0" fontFamily="body">
               {chosen.name}, exactly
             </Box>

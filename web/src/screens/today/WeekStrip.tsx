@@ -54,7 +54,7 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
                 title={`${showClock(span.fromMs, line.timeZone)}–${showClock(span.toMs, line.timeZone)}: ${name}`}
               >
                 {part > 0.1 && (
-                  <Text fontSize="11px" lineHeight="1.3" pt="0.5" lineClamp="2" css={{ wordBreak: 'break-word' }}>
+                  <Text fontSize="11px" lineHeight="1.3" pt="1" position="relative" zIndex="1" lineClamp="2" css={{ wordBreak: 'break-word' }}>
                     <Box as="span" bg={periodId ? 'petrol.subtle' : 'sheet'} borderRadius="2px" px="0.5">
                       {name}
                     </Box>
@@ -64,7 +64,7 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
             );
           })}
           {isToday && (
-            <Box position="absolute" left="0" right="0" h="2px" bg="ink" top={`${((now - from) / (to - from)) * 100}%`} title="Now" />
+            <Box position="absolute" left="0" right="0" h="1px" bg="ink" top={`${((now - from) / (to - from)) * 100}%`} title="Now" />
           )}
         </Link>
       </Box>
