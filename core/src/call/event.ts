@@ -21,11 +21,4 @@ export type CallerHungUp = Timed & { readonly type: 'callerHungUp' };
 
 /** Everything that can happen to a call. */
 export type CallEvent =
-  | Dialled
-  | KeyPressed
-  | PlayEnded
-  | TimePassed
-  | StaffAnswered
-  | StaffBusy
-  | StaffHungUp
-  | CallerHungUp;
+  Dialled | KeyPressed | PlayEnded | TimePassed | StaffAnswered | StaffBusy | StaffHungUp | CallerHungUp;

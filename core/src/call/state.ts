@@ -62,16 +62,7 @@ export type Recording = {
 };
 export type Ended = { readonly type: 'ended'; readonly reason: EndReason };
 
-export type Phase =
-  | Idle
-  | Saying
-  | MenuSpeaking
-  | MenuWaiting
-  | Ringing
-  | Connected
-  | BoxGreeting
-  | Recording
-  | Ended;
+export type Phase = Idle | Saying | MenuSpeaking | MenuWaiting | Ringing | Connected | BoxGreeting | Recording | Ended;
 
 /** A call. It holds no clock and no chance, and is plain JSON. */
 export interface CallState {

@@ -10,19 +10,13 @@ export interface PeriodRule {
 
 /** Which line of the answering order wins, and why. */
 export type Answer =
-  | { readonly type: 'period'; readonly periodId: PeriodId; readonly span: WeekSpan }
-  | { readonly type: 'otherwise' };
+  { readonly type: 'period'; readonly periodId: PeriodId; readonly span: WeekSpan } | { readonly type: 'otherwise' };
 
 /**
  * What answers at an instant: the first rule whose period runs then; "otherwise" when none does.
  * A period that no rule names changes nothing.
  */
-export function answersAt(
-  rules: readonly PeriodRule[],
-  hours: Hours,
-  zone: TimeZone,
-  atMs: number,
-): Answer {
+export function answersAt(rules: readonly PeriodRule[], hours: Hours, zone: TimeZone, atMs: number): Answer {
   const running = spansAt(hours, zone, atMs);
   for (const rule of rules) {
     const span = running.find((each) => each.periodId === rule.periodId);
@@ -33,7 +27,9 @@ export function answersAt(
 
 /** Whether two answers are of the same line of the answering order. */
 export function isSameAnswer(one: Answer, other: Answer): boolean {
-  return one.type === 'period' ? other.type === 'period' && one.periodId === other.periodId : other.type === 'otherwise';
+  return one.type === 'period'
+    ? other.type === 'period' && one.periodId === other.periodId
+    : other.type === 'otherwise';
 }
 
 export interface AnswerChange {

@@ -68,7 +68,8 @@ function periodProblems(periods: readonly Period[]): HoursProblem[] {
   const seen = new Set<string>();
   return periods.flatMap((period): HoursProblem[] => {
     const name = period.name.trim();
-    if (name === '' || name.length > longestPeriodName || !periodId.is(period.id)) return [{ type: 'periodName', name }];
+    if (name === '' || name.length > longestPeriodName || !periodId.is(period.id))
+      return [{ type: 'periodName', name }];
     const twice = seen.has(name.toLowerCase()) || seen.has(period.id);
     seen.add(name.toLowerCase()).add(period.id);
     return twice ? [{ type: 'periodTwice', name }] : [];

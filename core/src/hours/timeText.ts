@@ -2,8 +2,7 @@ import { right, wrong, type Result } from '../result';
 import { minutesOfDay } from './hours';
 
 export type TimeProblem =
-  | { readonly type: 'notATime'; readonly text: string }
-  | { readonly type: 'noSuchTime'; readonly text: string };
+  { readonly type: 'notATime'; readonly text: string } | { readonly type: 'noSuchTime'; readonly text: string };
 
 /**
  * Reads a time of day as people type it ("8", "8:30", "0830", "5.30 pm", "noon", "midnight") into minutes after

@@ -44,7 +44,8 @@ export function offsetStretchAt(zone: TimeZone, atMs: number): OffsetStretch {
  * A reading skipped by a clock change means the time after the gap; one that comes twice means the first.
  */
 export function instantOf(dateTime: string, zone: TimeZone): number {
-  return Temporal.PlainDateTime.from(dateTime).toZonedDateTime(zone, { disambiguation: 'compatible' }).epochMilliseconds;
+  return Temporal.PlainDateTime.from(dateTime).toZonedDateTime(zone, { disambiguation: 'compatible' })
+    .epochMilliseconds;
 }
 
 /** What a zone's clock reads at an instant, to the minute: `2026-11-23T09:30`. */

@@ -34,7 +34,8 @@ function shapeProblem(issue: z.core.$ZodIssue): DocumentProblem {
 }
 
 function says(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'too_big') return `too long or too large; the most is ${Number(issue.maximum).toLocaleString('en')}`;
+  if (issue.code === 'too_big')
+    return `too long or too large; the most is ${Number(issue.maximum).toLocaleString('en')}`;
   if (issue.code === 'too_small') return `empty or too small; the least is ${issue.minimum}`;
   return issue.message;
 }

@@ -3,8 +3,7 @@ import type { GreetingId, SheetId } from './ids';
 
 /** Words typed in place, or a greeting of the library. */
 export type Spoken =
-  | { readonly type: 'typed'; readonly words: string }
-  | { readonly type: 'greeting'; readonly greetingId: GreetingId };
+  { readonly type: 'typed'; readonly words: string } | { readonly type: 'greeting'; readonly greetingId: GreetingId };
 
 /** Rings a person; somebody answering ends the path, nobody answering lets the next step run. */
 export interface RingStep {

@@ -1,7 +1,6 @@
 /** What went right or, as data, what was wrong: for failures that are to be expected. */
 export type Result<Value, Problem> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export const right = <Value>(value: Value): { readonly ok: true; readonly value: Value } => ({ ok: true, value });
 

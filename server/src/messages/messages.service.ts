@@ -32,7 +32,8 @@ export class MessagesService {
     await this.boxes.get(boxId);
     const sound = readWav(file);
     if (!sound.ok) throw invalid([{ at: 'audio', says: 'The message’s audio is not a WAV file that can be read.' }]);
-    if (lengthMs(sound.value) > longestMs) throw invalid([{ at: 'audio', says: 'The message is longer than 10 minutes.' }]);
+    if (lengthMs(sound.value) > longestMs)
+      throw invalid([{ at: 'audio', says: 'The message is longer than 10 minutes.' }]);
     const onPhone = resample(sound.value, phoneRateHz);
     const id = newId(messageId);
     await this.messages.insert({

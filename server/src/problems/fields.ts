@@ -34,10 +34,7 @@ export function PatternField(options: Optional & { pattern: RegExp; says: string
 
 export function ChoiceField(options: Optional & { of: readonly string[]; says: string }): PropertyDecorator {
   const { of, says } = options;
-  return applyDecorators(
-    IsIn([...of], { message: says }),
-    ...described(options, { enum: [...of], description: says }),
-  );
+  return applyDecorators(IsIn([...of], { message: says }), ...described(options, { enum: [...of], description: says }));
 }
 
 export function WholeField(options: Optional & { name: string; least: number; most: number }): PropertyDecorator {

@@ -39,7 +39,10 @@ function wordsFor(status: number, request: Request): Pick<ProblemDetails, 'title
       return { title: 'Too large', detail: 'What was sent is too large. Nothing was changed.' };
     default:
       return status >= 500
-        ? { title: 'Our fault', detail: 'Something went wrong on the server. What was saved before is safe; try again.' }
+        ? {
+            title: 'Our fault',
+            detail: 'Something went wrong on the server. What was saved before is safe; try again.',
+          }
         : { title: 'Refused', detail: 'The server refused this request. Nothing was changed.' };
   }
 }

@@ -15,7 +15,10 @@ export class SpeakDto {
   @ArrayMinSize(1, { message: 'There is nothing to say.' })
   @ArrayMaxSize(mostSentences, { message: `At most ${mostSentences} sentences can be spoken at once.` })
   @IsString({ each: true, message: 'Each sentence must be text.' })
-  @Length(1, longestWords, { each: true, message: `A sentence has 1 to ${longestWords.toLocaleString('en')} characters.` })
+  @Length(1, longestWords, {
+    each: true,
+    message: `A sentence has 1 to ${longestWords.toLocaleString('en')} characters.`,
+  })
   @ApiProperty({ type: [String] })
   texts: string[];
 }

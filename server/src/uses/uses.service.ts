@@ -43,7 +43,10 @@ export class UsesService {
     const onAir = line.onAirVersionId
       ? await this.database.getRepository(VersionEntity).findOneBy({ id: line.onAirVersionId })
       : null;
-    return [...usesInWords(draft?.attendant, id, names, 'in the draft'), ...usesInWords(onAir?.attendant, id, names, 'on air')];
+    return [
+      ...usesInWords(draft?.attendant, id, names, 'in the draft'),
+      ...usesInWords(onAir?.attendant, id, names, 'on air'),
+    ];
   }
 }
 

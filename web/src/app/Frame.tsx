@@ -52,15 +52,7 @@ function FrameInside() {
 
 function SkipLink() {
   return (
-    <Box
-      asChild
-      position="absolute"
-      left="-999px"
-      zIndex="10"
-      bg="sheet"
-      p="2"
-      _focus={{ left: '2', top: '2' }}
-    >
+    <Box asChild position="absolute" left="-999px" zIndex="10" bg="sheet" p="2" _focus={{ left: '2', top: '2' }}>
       <a href="#work">Skip to the work</a>
     </Box>
   );

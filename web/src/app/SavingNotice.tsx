@@ -6,7 +6,17 @@ export function SavingNotice() {
   const { saving, store } = useDraft();
   if (saving.type === 'saved' || saving.type === 'saving') return null;
   return (
-    <Flex role="alert" bg="sunk" borderBottomWidth="1px" borderColor="hairline" px="4" py="2" gap="3" align="center" wrap="wrap">
+    <Flex
+      role="alert"
+      bg="sunk"
+      borderBottomWidth="1px"
+      borderColor="hairline"
+      px="4"
+      py="2"
+      gap="3"
+      align="center"
+      wrap="wrap"
+    >
       {saving.type === 'stale' ? (
         <>
           <Text flex="1" minW="300px">

@@ -7,7 +7,9 @@ const config = defineConfig({
   globalCss: {
     'html, body': { bg: 'paper', color: 'ink', fontSize: '14px', lineHeight: '1.45' },
     '*:focus-visible': { outline: '2px solid {colors.petrol.focusRing}', outlineOffset: '1px' },
-    'html :where(*)': { '@media (prefers-reduced-motion: reduce)': { animation: 'none !important', transition: 'none !important' } },
+    'html :where(*)': {
+      '@media (prefers-reduced-motion: reduce)': { animation: 'none !important', transition: 'none !important' },
+    },
   },
   theme: {
     tokens: {

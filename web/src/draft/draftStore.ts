@@ -98,7 +98,11 @@ export class DraftStore {
     const edit: Edit = { type: 'replace', attendant: unsaved.attendant, why: 'what was not saved last time' };
     const history = doEdit(this.snapshot.history, edit);
     const isCurrent = unsaved.revision === draft.revision;
-    this.snapshot = { ...this.snapshot, history, saving: isCurrent ? { type: 'saving' } : { type: 'stale', theirs: draft } };
+    this.snapshot = {
+      ...this.snapshot,
+      history,
+      saving: isCurrent ? { type: 'saving' } : { type: 'stale', theirs: draft },
+    };
     if (isCurrent) this.saveSoon(0);
   }
 

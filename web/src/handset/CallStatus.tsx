@@ -18,7 +18,9 @@ export function CallStatus({ driver, view, names }: Props) {
   const { phase } = view.state;
   return (
     <Box minH="14" mb="2" aria-live="polite">
-      {phase.type === 'ringing' && <Rung driver={driver} personId={phase.personId} name={names[phase.personId] ?? '?'} />}
+      {phase.type === 'ringing' && (
+        <Rung driver={driver} personId={phase.personId} name={names[phase.personId] ?? '?'} />
+      )}
       {phase.type === 'connected' && (
         <Flex align="center" gap="2">
           <Text flex="1">You are talking to {names[phase.personId]}.</Text>
@@ -81,7 +83,17 @@ function Speaking({ view }: { view: CallView }) {
             : 'No microphone was found: the message will be silent.'}
         </Text>
       ) : (
-        <Box mt="1.5" h="6px" bg="hairline" borderRadius="full" role="meter" aria-label="Loudness" aria-valuenow={Math.round(part * 100)} aria-valuemin={0} aria-valuemax={100}>
+        <Box
+          mt="1.5"
+          h="6px"
+          bg="hairline"
+          borderRadius="full"
+          role="meter"
+          aria-label="Loudness"
+          aria-valuenow={Math.round(part * 100)}
+          aria-valuemin={0}
+          aria-valuemax={100}
+        >
           <Box h="100%" w={`${part * 100}%`} bg="petrol.solid" borderRadius="full" />
         </Box>
       )}

@@ -172,7 +172,8 @@ export class CallDriver {
       .then((audio) => this.options.leaveMessage(keepIn, audio))
       .then(
         () => this.set({ messageLeft: 'sent' }),
-        (error: unknown) => this.set({ messageLeft: { problem: error instanceof Error ? error.message : String(error) } }),
+        (error: unknown) =>
+          this.set({ messageLeft: { problem: error instanceof Error ? error.message : String(error) } }),
       );
   }
 

@@ -1,4 +1,13 @@
-import { instantOf, clockReading, isSameAnswer, nextChange, answersAt, type Answer, type Hours, type TimeZone } from '@locutor/core/hours';
+import {
+  instantOf,
+  clockReading,
+  isSameAnswer,
+  nextChange,
+  answersAt,
+  type Answer,
+  type Hours,
+  type TimeZone,
+} from '@locutor/core/hours';
 import type { Attendant, Names } from '@locutor/core/line';
 import { answerName } from '../app/answering';
 

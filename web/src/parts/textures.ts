@@ -5,8 +5,7 @@ const textures = [
   { bg: 'petrol.emphasized' },
   {
     bg: 'petrol.subtle',
-    backgroundImage:
-      'repeating-linear-gradient(45deg, {colors.petrol.emphasized} 0 2px, transparent 2px 6px)',
+    backgroundImage: 'repeating-linear-gradient(45deg, {colors.petrol.emphasized} 0 2px, transparent 2px 6px)',
   },
   {
     bg: 'petrol.subtle',

@@ -50,7 +50,9 @@ export function useRowDraft<Row extends Revised & { readonly id: string }>(list:
     }
   };
   const saveLatest = useRef(save);
-  saveLatest.current = save;
+  useEffect(() => {
+    saveLatest.current = save;
+  });
   useEffect(() => () => void saveLatest.current(), []);
 
   const change = (changes: Partial<Row>): void => {

@@ -9,5 +9,4 @@ export interface Upgrade {
 }
 
 export type UpgradeProblem =
-  | { readonly type: 'noVersion' }
-  | { readonly type: 'tooNew'; readonly version: number; readonly newestKnown: number };
+  { readonly type: 'noVersion' } | { readonly type: 'tooNew'; readonly version: number; readonly newestKnown: number };

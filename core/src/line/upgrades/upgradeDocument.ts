@@ -20,9 +20,8 @@ export function upgradeDocument(
   return right(
     upgrades
       .filter((upgrade) => upgrade.to > version)
-      .reduce<Record<string, unknown>>(
-        (older, upgrade) => ({ ...upgrade.run(older), schemaVersion: upgrade.to }),
-        { ...document },
-      ),
+      .reduce<Record<string, unknown>>((older, upgrade) => ({ ...upgrade.run(older), schemaVersion: upgrade.to }), {
+        ...document,
+      }),
   );
 }

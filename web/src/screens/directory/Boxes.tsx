@@ -56,7 +56,12 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
   return (
     <Table.Row bg="transparent" verticalAlign="top">
       <Table.Cell>
-        <CellField label={`Name of the box ${box.name}`} value={row.name} most={longestName} onChange={(name) => change({ name })} />
+        <CellField
+          label={`Name of the box ${box.name}`}
+          value={row.name}
+          most={longestName}
+          onChange={(name) => change({ name })}
+        />
         {isRefused && <RowSavingNote {...saving} />}
       </Table.Cell>
       <Table.Cell pt="2.5">
@@ -85,7 +90,13 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
         {uses || 'Nowhere'}
       </Table.Cell>
       <Table.Cell>
-        <IconButton size="xs" variant="ghost" aria-label={`Delete the box ${box.name}`} title={`Delete ${box.name}`} onClick={() => void remove(box)}>
+        <IconButton
+          size="xs"
+          variant="ghost"
+          aria-label={`Delete the box ${box.name}`}
+          title={`Delete ${box.name}`}
+          onClick={() => void remove(box)}
+        >
           <Trash2 size={14} />
         </IconButton>
       </Table.Cell>
@@ -113,7 +124,16 @@ function AddBox() {
     <Box asChild mt="3">
       <form onSubmit={(event) => void add(event)}>
         <Flex gap="2" align="center">
-          <Input size="sm" w="240px" bg="sheet" aria-label="Name of a new box" placeholder="Name of the box" value={name} maxLength={longestName} onChange={(event) => setName(event.currentTarget.value)} />
+          <Input
+            size="sm"
+            w="240px"
+            bg="sheet"
+            aria-label="Name of a new box"
+            placeholder="Name of the box"
+            value={name}
+            maxLength={longestName}
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
           <Button size="sm" type="submit" variant="outline" bg="sheet" disabled={name.trim() === ''}>
             <Plus size={14} aria-hidden /> Add box
           </Button>

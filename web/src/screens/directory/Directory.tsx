@@ -16,7 +16,14 @@ export default function Directory() {
     <Box pb="8">
       <ScreenHead title="Directory" />
       <Box px="6" maxW="900px">
-        <Flex as="nav" aria-label="Lists of the directory" gap="1" borderBottomWidth="1px" borderColor="hairline" mb="3">
+        <Flex
+          as="nav"
+          aria-label="Lists of the directory"
+          gap="1"
+          borderBottomWidth="1px"
+          borderColor="hairline"
+          mb="3"
+        >
           {lists.map((each) => (
             <Box
               key={each.list}

@@ -51,7 +51,12 @@ function PersonRow({ person }: { readonly person: KeptPerson }) {
   return (
     <Table.Row bg="transparent" verticalAlign="top">
       <Table.Cell>
-        <CellField label={`Name of ${person.name}`} value={row.name} most={longestName} onChange={(name) => change({ name })} />
+        <CellField
+          label={`Name of ${person.name}`}
+          value={row.name}
+          most={longestName}
+          onChange={(name) => change({ name })}
+        />
         {isRefused && <RowSavingNote {...saving} />}
       </Table.Cell>
       <Table.Cell>
@@ -67,7 +72,13 @@ function PersonRow({ person }: { readonly person: KeptPerson }) {
         {uses || 'Nowhere'}
       </Table.Cell>
       <Table.Cell>
-        <IconButton size="xs" variant="ghost" aria-label={`Delete ${person.name}`} title={`Delete ${person.name}`} onClick={() => void remove(person)}>
+        <IconButton
+          size="xs"
+          variant="ghost"
+          aria-label={`Delete ${person.name}`}
+          title={`Delete ${person.name}`}
+          onClick={() => void remove(person)}
+        >
           <Trash2 size={14} />
         </IconButton>
       </Table.Cell>
@@ -97,8 +108,26 @@ function AddPerson({ people }: { readonly people: readonly KeptPerson[] }) {
     <Box asChild mt="3">
       <form onSubmit={(event) => void add(event)}>
         <Flex gap="2" align="center" wrap="wrap">
-          <Input size="sm" w="240px" bg="sheet" aria-label="Name of a new person" placeholder="Name" value={name} maxLength={longestName} onChange={(event) => setName(event.currentTarget.value)} />
-          <Input size="sm" w="90px" bg="sheet" fontFamily="mono" aria-label="Extension of a new person" value={extension ?? free} maxLength={6} onChange={(event) => setExtension(event.currentTarget.value)} />
+          <Input
+            size="sm"
+            w="240px"
+            bg="sheet"
+            aria-label="Name of a new person"
+            placeholder="Name"
+            value={name}
+            maxLength={longestName}
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
+          <Input
+            size="sm"
+            w="90px"
+            bg="sheet"
+            fontFamily="mono"
+            aria-label="Extension of a new person"
+            value={extension ?? free}
+            maxLength={6}
+            onChange={(event) => setExtension(event.currentTarget.value)}
+          />
           <Button size="sm" type="submit" variant="outline" bg="sheet" disabled={name.trim() === ''}>
             <Plus size={14} aria-hidden /> Add person
           </Button>

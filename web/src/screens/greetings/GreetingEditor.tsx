@@ -25,7 +25,16 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
     if (await removeRow(greeting)) await navigate('/greetings');
   };
   return (
-    <Box as="section" aria-label="Greeting" bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" mt="2">
+    <Box
+      as="section"
+      aria-label="Greeting"
+      bg="sheet"
+      borderWidth="1px"
+      borderColor="hairline"
+      borderRadius="md"
+      p="4"
+      mt="2"
+    >
       <Flex gap="2" align="center">
         <Input
           aria-label="Name of the greeting"
@@ -41,7 +50,13 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
           _hover={{ borderColor: 'hairline' }}
         />
         <RowSavingNote {...saving} />
-        <IconButton size="sm" variant="ghost" aria-label={`Delete ${row.name}`} title={`Delete ${row.name}`} onClick={() => void remove()}>
+        <IconButton
+          size="sm"
+          variant="ghost"
+          aria-label={`Delete ${row.name}`}
+          title={`Delete ${row.name}`}
+          onClick={() => void remove()}
+        >
           <Trash2 size={15} />
         </IconButton>
       </Flex>

@@ -86,7 +86,15 @@ export function AnsweringOrder({ hours }: { readonly hours: Hours }) {
             </Button>
           </Flex>
         ))}
-        <Flex as="li" gap="3" py="2" borderTopWidth="1px" borderBottomWidth="1px" borderColor="hairline" align="baseline">
+        <Flex
+          as="li"
+          gap="3"
+          py="2"
+          borderTopWidth="1px"
+          borderBottomWidth="1px"
+          borderColor="hairline"
+          align="baseline"
+        >
           <Text w="150px" flexShrink="0">
             At all other times:
           </Text>

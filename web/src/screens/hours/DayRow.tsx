@@ -102,7 +102,13 @@ function DayBar({ day, hours, period, times, onSet }: BarProps) {
         <Box key={hour} position="absolute" insetY="0" left={`${(hour / 24) * 100}%`} w="1px" bg="hairline" />
       ))}
       {stretchesOf(hours, day).map(({ key, periodId, from, to }) => (
-        <Stretch key={key} from={from} to={to} texture={textureOf(hours.periods, periodId)} isChosen={periodId === period.id} />
+        <Stretch
+          key={key}
+          from={from}
+          to={to}
+          texture={textureOf(hours.periods, periodId)}
+          isChosen={periodId === period.id}
+        />
       ))}
       {drag && (
         <Box
@@ -144,7 +150,8 @@ function Stretch({ from, to, texture, isChosen }: StretchProps) {
 function stretchesOf(hours: Hours, day: Weekday) {
   const dayBefore = day === 1 ? 7 : day - 1;
   return hours.week.flatMap(({ periodId, day: owner, startMin, endMin }, index) => {
-    const own = owner === day ? [{ key: `${index}`, periodId, from: startMin, to: Math.min(endMin, minutesOfDay) }] : [];
+    const own =
+      owner === day ? [{ key: `${index}`, periodId, from: startMin, to: Math.min(endMin, minutesOfDay) }] : [];
     const runsOver = owner === dayBefore && endMin > minutesOfDay;
     return runsOver ? [...own, { key: `${index}+`, periodId, from: 0, to: endMin - minutesOfDay }] : own;
   });

@@ -33,8 +33,8 @@ export default function Hours() {
       </ScreenHead>
       <Box px="6" maxW="980px">
         <Text color="quiet">
-          The week is shared by the draft and what is on air: a change here reaches callers at once. What answers is part
-          of the draft, and reaches them when it is put on air.
+          The week is shared by the draft and what is on air: a change here reaches callers at once. What answers is
+          part of the draft, and reaches them when it is put on air.
         </Text>
         <WeekGrid hours={hours} periodId={periodId} onChoose={setChosen} onChange={change} />
         <AnsweringOrder hours={hours} />

@@ -68,8 +68,18 @@ export function WeekGrid({ hours, periodId, onChoose, onChange }: Props) {
             <Text color="quiet" fontSize="13px">
               Name
             </Text>
-            <PeriodName key={chosen.id} name={chosen.name} onRename={(name) => onChange(renamePeriod(hours, chosen.id, name))} />
-            <IconButton size="sm" variant="ghost" aria-label={`Remove ${chosen.name}`} title={`Remove ${chosen.name}`} onClick={() => void remove()}>
+            <PeriodName
+              key={chosen.id}
+              name={chosen.name}
+              onRename={(name) => onChange(renamePeriod(hours, chosen.id, name))}
+            />
+            <IconButton
+              size="sm"
+              variant="ghost"
+              aria-label={`Remove ${chosen.name}`}
+              title={`Remove ${chosen.name}`}
+              onClick={() => void remove()}
+            >
               <Trash2 size={15} />
             </IconButton>
           </Flex>
@@ -105,7 +115,13 @@ export function WeekGrid({ hours, periodId, onChoose, onChange }: Props) {
   );
 }
 
-function PeriodName({ name, onRename }: { readonly name: string; readonly onRename: (name: string) => Promise<boolean> }) {
+function PeriodName({
+  name,
+  onRename,
+}: {
+  readonly name: string;
+  readonly onRename: (name: string) => Promise<boolean>;
+}) {
   const [typed, setTyped] = useState(name);
   const keep = async (): Promise<void> => {
     const wanted = typed.trim();

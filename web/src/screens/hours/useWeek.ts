@@ -1,5 +1,5 @@
 import type { Hours } from '@locutor/core/hours';
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, ApiProblem, wordsOf } from '../../api/client';
 import type { KeptHours } from '../../api/resources';
@@ -20,7 +20,9 @@ export function useWeek(): Week {
   const [earlier, setEarlier] = useState<readonly Hours[]>([]);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const revision = useRef(hours.revision);
-  revision.current = Math.max(revision.current, hours.revision);
+  useEffect(() => {
+    revision.current = Math.max(revision.current, hours.revision);
+  }, [hours.revision]);
   const path = `/api/hours/${hours.id}`;
 
   const save = useCallback(

@@ -62,7 +62,16 @@ function MessageRow({ message }: { readonly message: Message }) {
   };
 
   return (
-    <Flex as="li" gap="3" py="2.5" align="center" wrap="wrap" borderTopWidth="1px" borderColor="hairline" aria-label={`Message from ${caller}`}>
+    <Flex
+      as="li"
+      gap="3"
+      py="2.5"
+      align="center"
+      wrap="wrap"
+      borderTopWidth="1px"
+      borderColor="hairline"
+      aria-label={`Message from ${caller}`}
+    >
       <Player message={message} onPlayed={() => !message.heard && void mark(true)} />
       <Box flex="1" minW="180px">
         <Text fontFamily="mono" fontSize="13.5px" fontWeight={message.heard ? 400 : 500}>
@@ -91,7 +100,13 @@ function MessageRow({ message }: { readonly message: Message }) {
           Save
         </a>
       </Button>
-      <IconButton size="xs" variant="ghost" aria-label={`Delete the message from ${caller}`} title="Delete" onClick={() => void remove()}>
+      <IconButton
+        size="xs"
+        variant="ghost"
+        aria-label={`Delete the message from ${caller}`}
+        title="Delete"
+        onClick={() => void remove()}
+      >
         <Trash2 size={14} />
       </IconButton>
     </Flex>

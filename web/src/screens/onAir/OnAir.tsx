@@ -47,7 +47,9 @@ function Changes() {
     <>
       <Title>What changes for callers</Title>
       {differences === 'first' && <Text>Callers hear nothing yet. This will be the first version.</Text>}
-      {differences === 'same' && <Text>Nothing: the draft is what is on air{onAir && `, version ${onAir.number}`}.</Text>}
+      {differences === 'same' && (
+        <Text>Nothing: the draft is what is on air{onAir && `, version ${onAir.number}`}.</Text>
+      )}
       {Array.isArray(differences) && (
         <Box as="ul" pl="5">
           {differences.map((difference) => {
@@ -66,7 +68,9 @@ function Faults() {
   return (
     <>
       <Title id="proof">Proof</Title>
-      {findings.length === 0 && <Text>No faults: every path ends, every sheet has words, nobody is left in silence.</Text>}
+      {findings.length === 0 && (
+        <Text>No faults: every path ends, every sheet has words, nobody is left in silence.</Text>
+      )}
       <Box as="ul" listStyleType="none">
         {findings.map((finding, index) => {
           const sheetId = findingSheet(finding);
@@ -108,7 +112,13 @@ function PutOnAir() {
   };
   return (
     <Flex mt="5" gap="3" align="center">
-      <Button colorPalette="petrol" disabled={faults > 0} loading={isBusy} loadingText="Putting it on air" onClick={() => void putOnAir()}>
+      <Button
+        colorPalette="petrol"
+        disabled={faults > 0}
+        loading={isBusy}
+        loadingText="Putting it on air"
+        onClick={() => void putOnAir()}
+      >
         Put on air now
       </Button>
       {faults > 0 && <Text color="quiet">Mend the faults first; the draft is kept meanwhile.</Text>}
@@ -136,7 +146,16 @@ function Versions() {
       {versions.length === 0 && <Text color="quiet">None yet. Each time something goes on air, it is kept here.</Text>}
       <Box as="ul" listStyleType="none">
         {versions.map((version) => (
-          <Flex as="li" key={version.id} gap="3" py="2" minH="11" align="center" borderTopWidth="1px" borderColor="hairline">
+          <Flex
+            as="li"
+            key={version.id}
+            gap="3"
+            py="2"
+            minH="11"
+            align="center"
+            borderTopWidth="1px"
+            borderColor="hairline"
+          >
             <Lamp isOn={version.onAir} />
             <Text>
               Version <span style={{ fontVariantNumeric: 'tabular-nums' }}>{version.number}</span>

@@ -34,8 +34,8 @@ export function KeyRow({ menu, option, index }: Props) {
         />
       </Box>
       <Box flex="1" minW="0">
-        <Flex align="baseline" gap="1" fontFamily="spoken" fontSize="17px" color={readOut ? undefined : 'quiet'}>
-          {!startsItself(label) && <span>For</span>}
+        <Flex align="baseline" fontFamily="spoken" fontSize="17px" color={readOut ? undefined : 'quiet'}>
+          {!startsItself(label) && <span style={{ marginRight: 4 }}>For</span>}
           <Input
             id={keyFieldId(key)}
             aria-label={`What key ${key} is for`}
@@ -48,7 +48,7 @@ export function KeyRow({ menu, option, index }: Props) {
             fontFamily="spoken"
             fontSize="17px"
             h="7"
-            px="1"
+            px="0.5"
             minW="80px"
             maxW="380px"
             w="auto"
@@ -99,7 +99,16 @@ interface RowButtonProps {
 
 function RowButton({ label, icon, isOff = false, onClick }: RowButtonProps) {
   return (
-    <IconButton size="2xs" minW="26px" h="26px" variant="ghost" aria-label={label} title={label} disabled={isOff} onClick={onClick}>
+    <IconButton
+      size="2xs"
+      minW="26px"
+      h="26px"
+      variant="ghost"
+      aria-label={label}
+      title={label}
+      disabled={isOff}
+      onClick={onClick}
+    >
       {icon}
     </IconButton>
   );

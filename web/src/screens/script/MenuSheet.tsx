@@ -104,9 +104,7 @@ function Fallbacks({ menu, setWords }: FallbackProps) {
         {menu.wrongKeys > 1 && (
           <SpokenField label="After a wrong key" value={menu.wrongKeyWords} onChange={setWords('wrongKeyWords')} />
         )}
-        <Box lineHeight="1.9">
-          At wrong key number {count('wrongKeys', 'Wrong keys')}:
-        </Box>
+        <Box lineHeight="1.9">At wrong key number {count('wrongKeys', 'Wrong keys')}:</Box>
         <PathSentence slot={{ type: 'wrongKey', sheetId: menu.id }} path={menu.wrongKeyPath} of="wrong keys" />
       </Fallback>
     </>

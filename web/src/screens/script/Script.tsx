@@ -1,5 +1,12 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { findSheet, newAnnouncement, newMenu, sheetId as sheetIds, describeEdit, type SheetId } from '@locutor/core/line';
+import {
+  findSheet,
+  newAnnouncement,
+  newMenu,
+  sheetId as sheetIds,
+  describeEdit,
+  type SheetId,
+} from '@locutor/core/line';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useNavigate, useParams } from 'react-router';
 import { useDraft } from '../../draft/DraftProvider';
@@ -17,7 +24,10 @@ export default function Script() {
 
   const add = (type: 'menu' | 'announcement'): void => {
     const id = newId(sheetIds);
-    edit({ type: 'addSheet', sheet: type === 'menu' ? newMenu(id, 'New menu') : newAnnouncement(id, 'New announcement') });
+    edit({
+      type: 'addSheet',
+      sheet: type === 'menu' ? newMenu(id, 'New menu') : newAnnouncement(id, 'New announcement'),
+    });
     void navigate(`/script/${id}`);
   };
 

@@ -53,7 +53,13 @@ export function SheetName({ sheet, children }: { readonly sheet: Sheet; readonly
         {sheet.type === 'menu' ? 'Menu' : 'Announcement: no keys while it is said'}
       </Text>
       {children}
-      <IconButton size="sm" variant="ghost" aria-label={`Remove ${sheet.name}`} title={`Remove ${sheet.name}`} onClick={remove}>
+      <IconButton
+        size="sm"
+        variant="ghost"
+        aria-label={`Remove ${sheet.name}`}
+        title={`Remove ${sheet.name}`}
+        onClick={remove}
+      >
         <Trash2 size={15} />
       </IconButton>
     </Flex>

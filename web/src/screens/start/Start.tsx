@@ -23,7 +23,10 @@ export default function Start() {
   const [openDays, setOpenDays] = useState<readonly Weekday[]>([1, 2, 3, 4, 5]);
   const [opens, setOpens] = useState('8:00');
   const [closes, setCloses] = useState('17:30');
-  const [people, setPeople] = useState<readonly PersonFacts[]>([{ name: '', extension: '201' }, { name: '', extension: '202' }]);
+  const [people, setPeople] = useState<readonly PersonFacts[]>([
+    { name: '', extension: '201' },
+    { name: '', extension: '202' },
+  ]);
   const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
 
@@ -37,7 +40,15 @@ export default function Start() {
     setBusy(true);
     try {
       const named = people.filter((person) => person.name.trim() !== '');
-      const body = { name, number, timeZone, openDays, opensMin: opensAt.value, closesMin: closesAt.value, people: named };
+      const body = {
+        name,
+        number,
+        timeZone,
+        openDays,
+        opensMin: opensAt.value,
+        closesMin: closesAt.value,
+        people: named,
+      };
       await api('/api/start', { method: 'POST', body });
       await navigate('/script');
       await mutate('/api/lines');
@@ -59,11 +70,28 @@ export default function Start() {
       </Text>
       <form onSubmit={(event) => void start(event)}>
         <Sentence>
-          We are <Blank label="Name of the business" value={name} onChange={setName} width="280px" placeholder="name of the business" />
-          , on the number <Blank label="Telephone number" value={number} onChange={setNumber} width="190px" placeholder="+1 207 555 0140" mono />.
+          We are{' '}
+          <Blank
+            label="Name of the business"
+            value={name}
+            onChange={setName}
+            width="280px"
+            placeholder="name of the business"
+          />
+          , on the number{' '}
+          <Blank
+            label="Telephone number"
+            value={number}
+            onChange={setNumber}
+            width="190px"
+            placeholder="+1 207 555 0140"
+            mono
+          />
+          .
         </Sentence>
         <Sentence>
-          We are in the time zone <Blank label="Time zone" value={timeZone} onChange={setTimeZone} width="210px" options={zones} />.
+          We are in the time zone{' '}
+          <Blank label="Time zone" value={timeZone} onChange={setTimeZone} width="210px" options={zones} />.
         </Sentence>
         <Sentence>
           We are open on <Days chosen={openDays} onChange={setOpenDays} /> from{' '}
@@ -73,18 +101,41 @@ export default function Start() {
         <Sentence>Calls are answered by</Sentence>
         {people.map((person, index) => (
           <Flex key={index} gap="2" align="center" mt="1.5" fontSize="17px">
-            <Blank label={`Name of person ${index + 1}`} value={person.name} onChange={(next) => setPerson(index, { name: next })} width="260px" placeholder="name" />
+            <Blank
+              label={`Name of person ${index + 1}`}
+              value={person.name}
+              onChange={(next) => setPerson(index, { name: next })}
+              width="260px"
+              placeholder="name"
+            />
             <span>on extension</span>
-            <Blank label={`Extension of person ${index + 1}`} value={person.extension} onChange={(extension) => setPerson(index, { extension })} width="80px" mono />
+            <Blank
+              label={`Extension of person ${index + 1}`}
+              value={person.extension}
+              onChange={(extension) => setPerson(index, { extension })}
+              width="80px"
+              mono
+            />
             {people.length > 1 && (
-              <IconButton size="xs" variant="ghost" aria-label={`Leave out person ${index + 1}`} onClick={() => setPeople(people.filter((_, each) => each !== index))}>
+              <IconButton
+                size="xs"
+                variant="ghost"
+                aria-label={`Leave out person ${index + 1}`}
+                onClick={() => setPeople(people.filter((_, each) => each !== index))}
+              >
                 <X size={14} />
               </IconButton>
             )}
           </Flex>
         ))}
         {people.length < mostPeople && (
-          <Button size="sm" variant="ghost" mt="1.5" ml="-2" onClick={() => setPeople([...people, { name: '', extension: String(201 + people.length) }])}>
+          <Button
+            size="sm"
+            variant="ghost"
+            mt="1.5"
+            ml="-2"
+            onClick={() => setPeople([...people, { name: '', extension: String(201 + people.length) }])}
+          >
             <Plus size={14} aria-hidden /> and somebody else
           </Button>
         )}
@@ -155,7 +206,13 @@ function Blank({ label, value, width, placeholder, mono = false, options, onChan
   );
 }
 
-function Days({ chosen, onChange }: { readonly chosen: readonly Weekday[]; readonly onChange: (days: readonly Weekday[]) => void }) {
+function Days({
+  chosen,
+  onChange,
+}: {
+  readonly chosen: readonly Weekday[];
+  readonly onChange: (days: readonly Weekday[]) => void;
+}) {
   const toggle = (day: Weekday): void =>
     onChange(chosen.includes(day) ? chosen.filter((each) => each !== day) : [...chosen, day].sort());
   return (

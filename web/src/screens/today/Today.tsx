@@ -16,7 +16,12 @@ export default function Today() {
   const now = useNow(15_000);
   const shown = onAir?.attendant ?? attendant;
   const answering = answeringNow(shown, hours, line.timeZone, names, now);
-  const date = new Intl.DateTimeFormat(undefined, { timeZone: line.timeZone, weekday: 'long', day: 'numeric', month: 'long' });
+  const date = new Intl.DateTimeFormat(undefined, {
+    timeZone: line.timeZone,
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+  });
   return (
     <Box pb="8">
       <ScreenHead title="Today">

@@ -34,7 +34,17 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
       <Text fontSize="12px" fontWeight={isToday ? 600 : 400} mb="1">
         {isToday ? 'Today' : heading.format(Date.parse(`${date}T00:00Z`))}
       </Text>
-      <Box asChild display="block" position="relative" h="168px" borderWidth="1px" borderColor="hairline" borderRadius="md" overflow="hidden" bg="sheet">
+      <Box
+        asChild
+        display="block"
+        position="relative"
+        h="168px"
+        borderWidth="1px"
+        borderColor="hairline"
+        borderRadius="md"
+        overflow="hidden"
+        bg="sheet"
+      >
         <Link to="/hours" aria-label={`${heading.format(Date.parse(`${date}T00:00Z`))}: change the hours`}>
           {spans.map((span) => {
             const periodId = span.answer.type === 'period' ? span.answer.periodId : null;
@@ -54,7 +64,15 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
                 title={`${showClock(span.fromMs, line.timeZone)}–${showClock(span.toMs, line.timeZone)}: ${name}`}
               >
                 {part > 0.1 && (
-                  <Text fontSize="11px" lineHeight="1.3" pt="1" position="relative" zIndex="1" lineClamp="2" css={{ wordBreak: 'break-word' }}>
+                  <Text
+                    fontSize="11px"
+                    lineHeight="1.3"
+                    pt="1"
+                    position="relative"
+                    zIndex="1"
+                    lineClamp="2"
+                    css={{ wordBreak: 'break-word' }}
+                  >
                     <Box as="span" bg={periodId ? 'petrol.subtle' : 'sheet'} borderRadius="2px" px="0.5">
                       {name}
                     </Box>
@@ -64,7 +82,15 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
             );
           })}
           {isToday && (
-            <Box position="absolute" left="0" right="0" h="1px" bg="ink" top={`${((now - from) / (to - from)) * 100}%`} title="Now" />
+            <Box
+              position="absolute"
+              left="0"
+              right="0"
+              h="1px"
+              bg="ink"
+              top={`${((now - from) / (to - from)) * 100}%`}
+              title="Now"
+            />
           )}
         </Link>
       </Box>

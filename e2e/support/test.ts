@@ -1,0 +1,62 @@
+import { test as base, expect, type APIRequestContext, type Page } from '@playwright/test';
+import { levelDb, readWav } from '@locutor/core/audio';
+import { TestServer } from './server';
+
+interface Fixtures {
+  /** What the server begins with. */
+  readonly data: 'empty' | 'demo';
+  readonly server: TestServer;
+}
+
+/** A test against a real server of its own; nothing may go wrong in the browser's console meanwhile. */
+export const test = base.extend<Fixtures>({
+  data: ['demo', { option: true }],
+  server: async ({ data }, use) => {
+    const server = new TestServer(data);
+    await server.start();
+    await use(server);
+    await server.stop('SIGKILL');
+  },
+  page: async ({ page }, use) => {
+    const mistakes: string[] = [];
+    page.on('pageerror', (error) => mistakes.push(error.message));
+    await use(page);
+    expect(mistakes).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Loudness of a kept sound, in dB relative to full scale. */
+export async function loudnessOf(request: APIRequestContext, url: string): Promise<number> {
+  const wav = readWav(new Uint8Array(await (await request.get(url)).body()));
+  if (!wav.ok) throw new Error(`${url} is not a sound`);
+  return levelDb(wav.value);
+}
+
+/** The first run: fills in its sentences as a new user would. */
+export async function startLine(page: Page, server: TestServer): Promise<void> {
+  await page.goto(server.url);
+  await page.getByLabel('Name of the business').fill('Larkspur Cove Boatyard');
+  await page.getByLabel('Telephone number').fill('+1 207 555 0140');
+  await page.getByLabel('Time zone').fill('America/New_York');
+  await page.getByLabel('Name of person 1').fill('Noor Haldane');
+  await page.getByLabel('Extension of person 1').fill('212');
+  await page.getByLabel('Name of person 2').fill('Priya Castellanos');
+  await page.getByLabel('Extension of person 2').fill('204');
+  await page.getByRole('button', { name: 'Write my attendant' }).click();
+  await expect(page.getByLabel('Opening words')).toHaveValue('Thank you for calling Larkspur Cove Boatyard.');
+}
+
+/** Waits until the line bar says that everything is saved. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('banner').getByRole('status')).toHaveText('Saved');
+}
+
+/** Calls on the handset at a moment by the line's clock, such as `2026-11-23T10:00`. */
+export async function callAt(page: Page, moment: string): Promise<void> {
+  await page.getByLabel('Or any moment, by the line’s clock').fill(moment);
+  await page.getByRole('button', { name: 'Call', exact: true }).click();
+}
+
+export const heard = (page: Page) => page.getByRole('log', { name: 'What is heard' });

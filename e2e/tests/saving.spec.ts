@@ -1,0 +1,92 @@
+import { expect, saved, startLine, test } from '../support/test';
+
+test.describe('a fresh line', () => {
+  test.use({ data: 'empty' });
+
+  test('keeps every edit that was shown as saved when the server is killed in the middle of editing', async ({
+    page,
+    server,
+  }) => {
+    await startLine(page, server);
+    const words = page.getByLabel('Opening words');
+    for (const text of ['First words.', 'Second words.', 'Third words.']) {
+      await words.fill(text);
+      await saved(page);
+    }
+    await server.stop('SIGKILL');
+    await words.fill('Words typed while nobody listens.');
+    await expect(page.getByRole('alert')).toContainText('Locutor’s server does not answer');
+
+    await server.start();
+    const draft = await draftOf(page, server.url);
+    expect(draft.attendant.sheets[0]?.openingWords).toBe('Third words.');
+
+    // What could not be saved meanwhile was kept in the browser and follows by itself.
+    await saved(page);
+    await page.reload();
+    await expect(words).toHaveValue('Words typed while nobody listens.');
+  });
+
+  test('takes up what was not saved when the window was closed', async ({ page, server }) => {
+    await startLine(page, server);
+    await saved(page);
+    await server.stop('SIGKILL');
+    await page.getByLabel('Opening words').fill('Typed just before closing.');
+    await expect(page.getByRole('alert')).toContainText('kept in this browser');
+    await server.start();
+    await page.goto(`${server.url}/script`);
+    await expect(page.getByLabel('Opening words')).toHaveValue('Typed just before closing.');
+    await saved(page);
+    expect((await draftOf(page, server.url)).attendant.sheets[0]?.openingWords).toBe('Typed just before closing.');
+  });
+});
+
+test('two windows editing at once: neither is overwritten unasked', async ({ page, context, server }) => {
+  await page.goto(`${server.url}/script`);
+  const other = await context.newPage();
+  await other.goto(`${server.url}/script`);
+  await page.getByLabel('Opening words').fill('From the first window.');
+  await saved(page);
+  await other.getByLabel('Closing words').fill('From the second window.');
+  const notice = other.getByRole('alert').filter({ hasText: 'changed in another window' });
+  await expect(notice).toBeVisible();
+  await expect(other.getByLabel('Closing words')).toHaveValue('From the second window.');
+
+  await other.getByRole('button', { name: /Take the other/ }).click();
+  await expect(other.getByLabel('Opening words')).toHaveValue('From the first window.');
+  await other.getByRole('button', { name: /^Undo/ }).click();
+  await expect(other.getByLabel('Closing words')).toHaveValue('From the second window.');
+  await saved(other);
+});
+
+test('undo and redo name what they do, and typing is one step', async ({ page, server }) => {
+  await page.goto(`${server.url}/script`);
+  const words = page.getByLabel('Opening words');
+  const before = await words.inputValue();
+  await words.press('End');
+  await words.pressSequentially(' Ahoy.');
+  await page.getByRole('button', { name: 'Undo: type the opening words of Welcome' }).click();
+  await expect(words).toHaveValue(before);
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await expect(words).toHaveValue(`${before} Ahoy.`);
+  await page.keyboard.press('Control+z');
+  await expect(words).toHaveValue(before);
+  await saved(page);
+});
+
+test('a greeting of 10,000 characters is refused in words and stays to be shortened', async ({ page, server }) => {
+  await page.goto(`${server.url}/script`);
+  const words = page.getByLabel('Opening words');
+  await words.fill('Ahoy there. '.repeat(834).slice(0, 10_000));
+  await expect(page.getByText('Too long by 7,000 characters')).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Welcome, opening words: too long' })).toBeVisible();
+  expect(await words.inputValue()).toHaveLength(10_000);
+  await words.fill('Ahoy there.');
+  await saved(page);
+});
+
+async function draftOf(page: import('@playwright/test').Page, url: string) {
+  const [line] = (await (await page.request.get(`${url}/api/lines`)).json()) as { id: string }[];
+  const draft = await page.request.get(`${url}/api/lines/${String(line?.id)}/draft`);
+  return (await draft.json()) as { attendant: { sheets: { openingWords: string }[] } };
+}

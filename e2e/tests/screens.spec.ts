@@ -1,0 +1,90 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '../support/test';
+
+const paths = [
+  '/today',
+  '/script',
+  '/script/sheet:fuel',
+  '/hours',
+  '/greetings',
+  '/directory/people',
+  '/directory/boxes',
+  '/messages',
+  '/on-air',
+];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(`in ${colorScheme}`, () => {
+    test.use({ colorScheme });
+
+    test('axe finds nothing on any screen', async ({ page, server }) => {
+      for (const path of paths) {
+        await page.goto(server.url + path);
+        await expect(
+          page
+            .getByRole('main')
+            .getByRole('textbox')
+            .or(page.getByRole('heading', { level: 1 }))
+            .first(),
+        ).toBeVisible();
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(
+          violations.map(({ id, nodes }) => `${path}: ${id}: ${nodes.map((node) => node.html).join(' ')}`),
+        ).toEqual([]);
+      }
+    });
+  });
+}
+
+test.describe('with nothing in it', () => {
+  test.use({ data: 'empty' });
+
+  test('axe finds nothing on the first run', async ({ page, server }) => {
+    await page.goto(server.url);
+    await expect(page.getByRole('heading', { name: 'Welcome to Locutor' })).toBeVisible();
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  });
+});
+
+test('axe finds nothing during a call', async ({ page, server }) => {
+  await page.goto(`${server.url}/today`);
+  await page.getByRole('button', { name: 'Call', exact: true }).click();
+  await page.getByRole('button', { name: 'Press 5' }).click();
+  await expect(page.getByText(/is ringing|Speak now|does not/)).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
+test('every screen is reached by keyboard, and the list of shortcuts too', async ({ page, server }) => {
+  await page.goto(`${server.url}/today`);
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  for (const [letter, name] of [
+    ['h', 'Hours'],
+    ['g', 'Greetings'],
+    ['d', 'Directory'],
+    ['m', 'Messages'],
+    ['t', 'Today'],
+  ] as const) {
+    await page.keyboard.press('g');
+    await page.keyboard.press(letter);
+    await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  }
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  const handset = page.getByRole('complementary', { name: 'Handset' });
+  await expect(handset).toBeVisible();
+  await page.keyboard.press('h');
+  await expect(handset).toBeHidden();
+});
+
+test('the page keeps within a window of 1024 and of 390 pixels', async ({ page, server }) => {
+  for (const width of [1024, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const path of ['/today', '/messages', ...(width > 1000 ? ['/script', '/hours', '/directory/people'] : [])]) {
+      await page.goto(server.url + path);
+      await expect(page.getByRole('navigation', { name: 'Screens' })).toBeVisible();
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(over, `${path} at ${width}`).toBeLessThanOrEqual(0);
+    }
+  }
+});

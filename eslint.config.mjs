@@ -1,0 +1,80 @@
+import js from '@eslint/js';
+import globals from 'globals';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** What a room of core may not import: nothing looks up, and nobody knows proof but those outside. */
+const closedTo = {
+  id: ['*'],
+  result: ['*'],
+  directory: ['hours', 'line', 'speech', 'audio', 'call', 'proof'],
+  hours: ['directory', 'line', 'speech', 'audio', 'call', 'proof'],
+  line: ['speech', 'audio', 'call', 'proof'],
+  speech: ['audio', 'call', 'proof'],
+  audio: ['hours', 'directory', 'speech', 'call', 'proof'],
+  call: ['audio', 'proof'],
+  proof: ['audio', 'call'],
+};
+
+const roomRules = Object.entries(closedTo).map(([room, closed]) => ({
+  files: [`core/src/${room}/**/*.ts`],
+  ignores: ['**/*.spec.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: closed[0] === '*' ? '^\\.\\./' : `^(\\.\\./)+(${closed.join('|')})(/|$)`,
+            message: `core/${room} must not know this room (docs/architecture.md).`,
+          },
+          { regex: '^@locutor/|^node:|^react', message: 'Core imports nothing of ours and no platform.' },
+        ],
+      },
+    ],
+  },
+}));
+
+const outside = (files, regex, message) => ({
+  files,
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
+});
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.locutor/**', 'data/**', '**/test-results/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/unified-signatures': 'off',
+    },
+  },
+  {
+    // Types that Nest reads at run time must be imported as values.
+    files: ['server/**/*.ts'],
+    rules: { '@typescript-eslint/consistent-type-imports': 'off' },
+  },
+  { files: ['server/**/*.ts', 'scripts/*.mjs', 'e2e/**/*.ts', '*.mjs'], languageOptions: { globals: globals.node } },
+  { files: ['scripts/*.mjs', 'e2e/**/*.ts'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
+  { files: ['web/**'], ...hooks.configs.flat.recommended },
+  { files: ['web/public/*.js'], languageOptions: { globals: globals.audioWorklet } },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'setTimeout', 'setInterval', 'performance', 'window', 'document', 'fetch'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time comes into core as a parameter.' },
+        { object: 'Math', property: 'random', message: 'Chance comes into core as a parameter.' },
+      ],
+    },
+  },
+  ...roomRules,
+  outside(['web/src/**'], '^@locutor/(server|demo)|^@nestjs|^typeorm', 'The web application knows core only.'),
+  outside(['server/src/**'], '^@locutor/(web|demo)|^react', 'The server knows core only.'),
+);

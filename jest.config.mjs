@@ -1,0 +1,28 @@
+const transform = {
+  '^.+\\.[tj]s$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', decorators: true },
+        transform: { legacyDecorator: true, decoratorMetadata: true },
+        target: 'es2023',
+      },
+      module: { type: 'commonjs' },
+    },
+  ],
+};
+
+/** Packages that ship as ES modules only, which Jest has to translate. */
+const transformIgnorePatterns = ['/node_modules/(?!(temporal-polyfill|temporal-utils|@bjorn3)/)'];
+
+const project = (name, more = {}) => ({
+  displayName: name,
+  rootDir: `<rootDir>/${name}`,
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  moduleNameMapper: { '^@locutor/core/(.*)$': '<rootDir>/../core/src/$1' },
+  transform,
+  transformIgnorePatterns,
+  ...more,
+});
+
+export default { projects: [project('core'), project('server'), project('web')] };
