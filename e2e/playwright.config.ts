@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'tests',
   globalSetup: './support/globalSetup.ts',
   timeout: 90_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 8_000 },
   workers: 2,
   forbidOnly: true,
   reporter: [['list']],

@@ -1,4 +1,4 @@
-import { expect, heard, saved, test } from '../support/test';
+import { callAt, expect, heard, saved, test } from '../support/test';
 
 test('a key is added, moved, described and removed again in the script', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
@@ -18,7 +18,7 @@ test('a key is added, moved, described and removed again in the script', async (
   await expect(page.getByLabel('What key 6 is for')).toHaveValue('accounts');
   await expect(page.getByLabel('Who is rung by key 5, step 1')).toHaveValue(/person:/);
 
-  await page.getByRole('button', { name: 'Remove key 5' }).click();
+  await page.getByRole('button', { name: 'Remove key 5', exact: true }).click();
   await expect(page.getByLabel('What key 5 is for')).toBeHidden();
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.getByLabel('What key 5 is for')).toHaveValue('rigging');
@@ -27,14 +27,11 @@ test('a key is added, moved, described and removed again in the script', async (
 
 test('digits lead to their key; a caption leads to the key it speaks of', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
-  await page.getByRole('heading', { name: 'Handset' }).click();
+  await expect(page.getByLabel('What key 3 is for')).toBeVisible();
   await page.keyboard.press('3');
   await expect(page.getByLabel('What key 3 is for')).toBeFocused();
-  await page.getByRole('button', { name: 'Call', exact: true }).click();
-  await heard(page)
-    .getByRole('link', { name: /For moorings and dock space|We are|After hours|boat taking on water/ })
-    .first()
-    .click();
+  await callAt(page, '2026-11-23T10:00');
+  await heard(page).getByRole('link', { name: 'For moorings and dock space, press 1.' }).click();
   await expect(page).toHaveURL(/\/script\/sheet:\w+\?key=1$/);
   await expect(page.getByLabel('What key 1 is for')).toBeFocused();
 });
@@ -62,7 +59,7 @@ test('the draft goes on air, differs when changed, and the earlier version is pu
   const bar = page.getByRole('banner');
   await expect(bar).toContainText('On air:');
   await expect(bar.getByRole('link', { name: 'Put on air' })).toBeHidden();
-  await page.getByLabel('Opening words').fill('Ahoy from the boatyard.');
+  await page.getByRole('textbox', { name: 'Opening words' }).fill('Ahoy from the boatyard.');
   await bar.getByRole('link', { name: 'Put on air' }).click();
   await expect(page.getByText('Welcome is changed.')).toBeVisible();
   await page.getByRole('button', { name: 'Put on air now' }).click();
@@ -145,7 +142,9 @@ test('a greeting is typed, given a voice, heard, and used by a box', async ({ pa
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
 
   await page.goto(`${server.url}/directory/boxes`);
+  const kept = page.waitForResponse((response) => response.request().method() === 'PATCH');
   await page.getByLabel('Greeting of the box Yard').selectOption('Yard box');
+  expect((await kept).status()).toBe(200);
   await page.goto(`${server.url}/greetings`);
   await page.getByRole('link', { name: /Yard box/ }).click();
   await expect(page.getByText('Used in the box Yard.')).toBeVisible();

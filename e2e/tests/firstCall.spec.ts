@@ -9,7 +9,7 @@ test('a new user builds a three-key menu, calls it, lets it ring out and leaves 
   await startLine(page, server);
 
   // Three keys: the second is changed, a third is added.
-  await page.getByLabel('Opening words').fill('Thank you for calling the boatyard. Please listen.');
+  await page.getByRole('textbox', { name: 'Opening words' }).fill('Thank you for calling the boatyard. Please listen.');
   await page.getByLabel('What key 1 is for').fill('the front desk');
   await page.getByLabel('What key 2 is for').fill('moorings');
   await page.getByRole('spinbutton', { name: /Seconds of ringing in key 2, step 1/ }).fill('5');
@@ -54,7 +54,9 @@ test('a new user builds a three-key menu, calls it, lets it ring out and leaves 
   await expect(row.getByRole('button', { name: 'Heard', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Script' }).click();
   await expect(page.getByLabel('What key 3 is for')).toHaveValue('the fuel dock');
-  await expect(page.getByLabel('Opening words')).toHaveValue('Thank you for calling the boatyard. Please listen.');
+  await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveValue(
+    'Thank you for calling the boatyard. Please listen.',
+  );
 });
 
 test('a call at a closed moment hears the closed menu; silence takes a message', async ({ page, server }) => {

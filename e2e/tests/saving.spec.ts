@@ -8,7 +8,7 @@ test.describe('a fresh line', () => {
     server,
   }) => {
     await startLine(page, server);
-    const words = page.getByLabel('Opening words');
+    const words = page.getByRole('textbox', { name: 'Opening words' });
     for (const text of ['First words.', 'Second words.', 'Third words.']) {
       await words.fill(text);
       await saved(page);
@@ -31,11 +31,11 @@ test.describe('a fresh line', () => {
     await startLine(page, server);
     await saved(page);
     await server.stop('SIGKILL');
-    await page.getByLabel('Opening words').fill('Typed just before closing.');
+    await page.getByRole('textbox', { name: 'Opening words' }).fill('Typed just before closing.');
     await expect(page.getByRole('alert')).toContainText('kept in this browser');
     await server.start();
     await page.goto(`${server.url}/script`);
-    await expect(page.getByLabel('Opening words')).toHaveValue('Typed just before closing.');
+    await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveValue('Typed just before closing.');
     await saved(page);
     expect((await draftOf(page, server.url)).attendant.sheets[0]?.openingWords).toBe('Typed just before closing.');
   });
@@ -45,23 +45,23 @@ test('two windows editing at once: neither is overwritten unasked', async ({ pag
   await page.goto(`${server.url}/script`);
   const other = await context.newPage();
   await other.goto(`${server.url}/script`);
-  await page.getByLabel('Opening words').fill('From the first window.');
+  await page.getByRole('textbox', { name: 'Opening words' }).fill('From the first window.');
   await saved(page);
-  await other.getByLabel('Closing words').fill('From the second window.');
+  await other.getByRole('textbox', { name: 'Closing words' }).fill('From the second window.');
   const notice = other.getByRole('alert').filter({ hasText: 'changed in another window' });
   await expect(notice).toBeVisible();
-  await expect(other.getByLabel('Closing words')).toHaveValue('From the second window.');
+  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveValue('From the second window.');
 
   await other.getByRole('button', { name: /Take the other/ }).click();
-  await expect(other.getByLabel('Opening words')).toHaveValue('From the first window.');
+  await expect(other.getByRole('textbox', { name: 'Opening words' })).toHaveValue('From the first window.');
   await other.getByRole('button', { name: /^Undo/ }).click();
-  await expect(other.getByLabel('Closing words')).toHaveValue('From the second window.');
+  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveValue('From the second window.');
   await saved(other);
 });
 
 test('undo and redo name what they do, and typing is one step', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
-  const words = page.getByLabel('Opening words');
+  const words = page.getByRole('textbox', { name: 'Opening words' });
   const before = await words.inputValue();
   await words.press('End');
   await words.pressSequentially(' Ahoy.');
@@ -76,7 +76,7 @@ test('undo and redo name what they do, and typing is one step', async ({ page, s
 
 test('a greeting of 10,000 characters is refused in words and stays to be shortened', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
-  const words = page.getByLabel('Opening words');
+  const words = page.getByRole('textbox', { name: 'Opening words' });
   await words.fill('Ahoy there. '.repeat(834).slice(0, 10_000));
   await expect(page.getByText('Too long by 7,000 characters')).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'Welcome, opening words: too long' })).toBeVisible();

@@ -41,7 +41,8 @@ export class StartService {
     const id = newId(lineId);
     await this.database.transaction(async (rows) => {
       await rows.insert(HoursEntity, hours as HoursEntity);
-      await rows.insert(PersonEntity, people);
+      // One by one: after inserting several at once TypeORM may give them each other's ids.
+      for (const person of people) await rows.insert(PersonEntity, { ...person });
       await rows.insert(BoxEntity, box);
       const { name, timeZone } = facts;
       await rows.insert(LineEntity, { id, name, timeZone, number: number.value, hoursId: hours.id });

@@ -18,9 +18,12 @@ const unreachable = 'Locutor’s server does not answer. What you see is kept he
 export async function api<Answer>(path: string, init: { method?: string; body?: unknown } = {}): Promise<Answer> {
   const { method = 'GET', body } = init;
   const isForm = body instanceof FormData;
+  const json = isForm || body === undefined ? null : JSON.stringify(body);
   const response = await fetch(path, {
     method,
-    body: isForm ? body : body === undefined ? null : JSON.stringify(body),
+    body: isForm ? body : json,
+    // Goes on even when the page is left meanwhile; browsers allow that for small bodies only.
+    keepalive: json !== null && json.length < 30_000,
     headers: isForm || body === undefined ? {} : { 'Content-Type': 'application/json' },
   }).catch(() => {
     throw new ApiProblem(0, unreachable);

@@ -53,7 +53,14 @@ export function useRowDraft<Row extends Revised & { readonly id: string }>(list:
   useEffect(() => {
     saveLatest.current = save;
   });
-  useEffect(() => () => void saveLatest.current(), []);
+  useEffect(() => {
+    const saveNow = (): void => void saveLatest.current();
+    window.addEventListener('pagehide', saveNow);
+    return () => {
+      window.removeEventListener('pagehide', saveNow);
+      saveNow();
+    };
+  }, []);
 
   const change = (changes: Partial<Row>): void => {
     unsaved.current = { ...unsaved.current, ...changes };

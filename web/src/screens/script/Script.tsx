@@ -33,6 +33,9 @@ export default function Script() {
 
   return (
     <Flex h="100%" direction={{ base: 'column', md: 'row' }}>
+      <Box asChild srOnly>
+        <h1>Script</h1>
+      </Box>
       <Outline current={sheet?.id} onAdd={add} />
       <Box flex="1" minW="0" overflow="auto" bg="sheet">
         <Flex justify="flex-end" px="4" pt="2" gap="1" minH="10">

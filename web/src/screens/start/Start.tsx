@@ -50,8 +50,8 @@ export default function Start() {
         people: named,
       };
       await api('/api/start', { method: 'POST', body });
-      await navigate('/script');
       await mutate('/api/lines');
+      await navigate('/script');
     } catch (error) {
       setProblem(wordsOf(error));
       setBusy(false);
@@ -228,7 +228,7 @@ function Days({
             variant={isOpen ? 'solid' : 'outline'}
             colorPalette="petrol"
             aria-pressed={isOpen}
-            aria-label={weekdayName(day)}
+            title={weekdayName(day)}
             onClick={() => toggle(day)}
           >
             {weekdayName(day).slice(0, 3)}

@@ -45,7 +45,7 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
         overflow="hidden"
         bg="sheet"
       >
-        <Link to="/hours" aria-label={`${heading.format(Date.parse(`${date}T00:00Z`))}: change the hours`}>
+        <Link to="/hours" title="Change the hours">
           {spans.map((span) => {
             const periodId = span.answer.type === 'period' ? span.answer.periodId : null;
             const part = (span.toMs - span.fromMs) / (to - from);

@@ -1,0 +1,180 @@
+import fc from 'fast-check';
+import {
+  beep,
+  decodeMuLaw,
+  decodeMuLawSample,
+  dtmfHz,
+  dtmfTone,
+  encodeMuLaw,
+  encodeMuLawSample,
+  joinPcm,
+  lengthMs,
+  levelDb,
+  peakOf,
+  readWav,
+  resample,
+  ringbackTone,
+  trimSilence,
+  withLevel,
+  writeMuLawWav,
+  writeWav,
+  type Pcm,
+} from '.';
+
+function sine(hz: number, rateHz: number, seconds = 1, amplitude = 0.5): Pcm {
+  const samples = Float32Array.from(
+    { length: rateHz * seconds },
+    (_, index) => amplitude * Math.sin((2 * Math.PI * hz * index) / rateHz),
+  );
+  return { samples, rateHz };
+}
+
+/** The middle of a sound, clear of the edges of filters. */
+const middle = ({ samples, rateHz }: Pcm): Pcm => ({ rateHz, samples: samples.slice(rateHz / 10, -rateHz / 10) });
+
+/** How strong one frequency is in a sound, in dB (Goertzel). */
+function toneDb({ samples, rateHz }: Pcm, hz: number): number {
+  let [real, imaginary] = [0, 0];
+  samples.forEach((sample, index) => {
+    real += sample * Math.cos((2 * Math.PI * hz * index) / rateHz);
+    imaginary += sample * Math.sin((2 * Math.PI * hz * index) / rateHz);
+  });
+  return 20 * Math.log10((2 * Math.hypot(real, imaginary)) / samples.length);
+}
+
+describe('G.711 mu-law', () => {
+  it('knows the codes of the standard for silence and for both ends', () => {
+    expect(encodeMuLawSample(0)).toBe(0xff);
+    expect(encodeMuLawSample(32767)).toBe(0x80);
+    expect(encodeMuLawSample(-32768)).toBe(0x00);
+    expect(decodeMuLawSample(0x80)).toBe(32124);
+    expect(decodeMuLawSample(0x00)).toBe(-32124);
+    expect(decodeMuLawSample(0xff)).toBe(0);
+  });
+
+  it('gives every code back that it decoded, but for the second zero', () => {
+    for (let code = 0; code < 256; code += 1) {
+      expect(encodeMuLawSample(decodeMuLawSample(code))).toBe(code === 0x7f ? 0xff : code);
+    }
+  });
+
+  it('keeps speech-like sound within the noise the standard allows', () => {
+    const tone = sine(1000, 8000);
+    const back = decodeMuLaw(encodeMuLaw(tone.samples));
+    const noise = back.map((sample, index) => sample - (tone.samples[index] ?? 0));
+    expect(levelDb(tone) - levelDb({ samples: noise, rateHz: 8000 })).toBeGreaterThan(33);
+  });
+});
+
+describe('resampling', () => {
+  it.each([16_000, 22_050, 44_100, 48_000])('from %i Hz keeps a low tone and its length', (rateHz) => {
+    const down = resample(sine(1000, rateHz), 8000);
+    expect(down.samples.length).toBe(8000);
+    expect(Math.abs(toneDb(middle(down), 1000) - 20 * Math.log10(0.5))).toBeLessThan(0.1);
+  });
+
+  it('lets nothing above the new limit fold back', () => {
+    const down = middle(resample(sine(5000, 48_000), 8000));
+    expect(levelDb(down)).toBeLessThan(-65);
+  });
+
+  it('leaves sound of the same rate alone, and goes up as well as down', () => {
+    const tone = sine(440, 8000);
+    expect(resample(tone, 8000)).toBe(tone);
+    expect(Math.abs(toneDb(middle(resample(tone, 48_000)), 440) - 20 * Math.log10(0.5))).toBeLessThan(0.1);
+  });
+});
+
+describe('WAV', () => {
+  it('gives back what was written: to 16 bits as PCM, to its codes as mu-law', () => {
+    const tone = sine(300, 8000, 0.1);
+    const pcm = readWav(writeWav(tone));
+    const muLaw = readWav(writeMuLawWav(tone));
+    if (!pcm.ok || !muLaw.ok) throw new Error('not read');
+    expect(pcm.value.rateHz).toBe(8000);
+    pcm.value.samples.forEach((sample, index) => expect(sample).toBeCloseTo(tone.samples[index] ?? 0, 4));
+    expect(encodeMuLaw(muLaw.value.samples)).toEqual(encodeMuLaw(tone.samples));
+  });
+
+  it('mixes two channels and skips chunks it does not know', () => {
+    const stereo = writeWav({ samples: Float32Array.from([0.5, -0.5, 0.25, 0.25]), rateHz: 8000 });
+    new DataView(stereo.buffer).setUint16(22, 2, true);
+    const chunk = Uint8Array.from([0x4c, 0x49, 0x53, 0x54, 3, 0, 0, 0, 1, 2, 3, 0]);
+    const file = Uint8Array.from([...stereo.slice(0, 12), ...chunk, ...stereo.slice(12)]);
+    const read = readWav(file);
+    expect(read.ok && [...read.value.samples]).toEqual([0, 0.25]);
+  });
+
+  it('reads a file that was cut off as far as it goes', () => {
+    const read = readWav(writeWav(sine(300, 8000, 0.1)).slice(0, 444));
+    expect(read.ok && read.value.samples.length).toBe(200);
+  });
+
+  it('refuses what is not WAV, has no sound or is coded otherwise', () => {
+    const file = writeWav(sine(300, 8000, 0.1));
+    expect(readWav(new Uint8Array(3))).toMatchObject({ problems: [{ type: 'notWav' }] });
+    expect(readWav(new TextEncoder().encode('RIFF....WAVE'))).toMatchObject({ problems: [{ type: 'notWav' }] });
+    expect(readWav(writeWav({ samples: new Float32Array(0), rateHz: 8000 }))).toMatchObject({
+      problems: [{ type: 'noSound' }],
+    });
+    new DataView(file.buffer).setUint16(20, 85, true);
+    expect(readWav(file)).toMatchObject({ problems: [{ type: 'unknownCoding', formatTag: 85 }] });
+  });
+
+  it('never throws, whatever the bytes', () => {
+    const head = [...writeWav(sine(300, 8000, 0.01))].slice(0, 60);
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 80 }), fc.integer({ min: 0, max: 60 }), (bytes, kept) => {
+        expect(typeof readWav(Uint8Array.from([...head.slice(0, kept), ...bytes])).ok).toBe('boolean');
+      }),
+    );
+  });
+});
+
+describe('levels and edges', () => {
+  it('brings sound to a level, but never closer than 1 dB to full scale', () => {
+    expect(levelDb(withLevel(sine(300, 8000, 1, 0.01), -20))).toBeCloseTo(-20, 1);
+    const click = {
+      samples: Float32Array.from({ length: 8000 }, (_, index) => (index === 4000 ? 0.1 : 0)),
+      rateHz: 8000,
+    };
+    expect(peakOf(withLevel(click, -20))).toBeCloseTo(10 ** (-1 / 20), 4);
+    const silence = { samples: new Float32Array(10), rateHz: 8000 };
+    expect(withLevel(silence, -20)).toBe(silence);
+  });
+
+  it('trims silence at both ends, leaving a margin', () => {
+    const gap = { samples: new Float32Array(8000), rateHz: 8000 };
+    const trimmed = trimSilence(joinPcm([gap, sine(300, 8000, 0.5), gap], 8000));
+    expect(lengthMs(trimmed)).toBeGreaterThan(500);
+    expect(lengthMs(trimmed)).toBeLessThan(560);
+    expect(trimSilence(gap).samples).toHaveLength(0);
+  });
+
+  it('joins only what has one rate', () => {
+    expect(() => joinPcm([sine(300, 8000), sine(300, 16_000)], 8000)).toThrow('8000');
+  });
+});
+
+describe('tones', () => {
+  it.each([
+    ['1', 697, 1209],
+    ['5', 770, 1336],
+    ['0', 941, 1336],
+    ['#', 941, 1477],
+  ] as const)('key %s sounds at %i and %i Hz', (key, low, high) => {
+    expect(dtmfHz(key)).toEqual([low, high]);
+    const tone = dtmfTone(key, 500, 8000);
+    expect(toneDb(tone, low)).toBeGreaterThan(-15);
+    expect(toneDb(tone, high)).toBeGreaterThan(-15);
+    expect(toneDb(tone, 600)).toBeLessThan(-35);
+  });
+
+  it('a ring is two seconds of sound and four of silence; the beep is short', () => {
+    const ring = ringbackTone(8000);
+    expect(lengthMs(ring)).toBe(6000);
+    expect(levelDb({ samples: ring.samples.slice(0, 16_000), rateHz: 8000 })).toBeGreaterThan(-30);
+    expect(peakOf({ samples: ring.samples.slice(16_000), rateHz: 8000 })).toBe(0);
+    expect(lengthMs(beep(8000))).toBe(400);
+  });
+});

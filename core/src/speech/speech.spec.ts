@@ -1,0 +1,103 @@
+import { attendant, welcomeId } from '../testing/boatyard';
+import { findSheet, newAnnouncement, sheetId, type Menu } from '../line';
+import {
+  estimateMs,
+  estimateSentencesMs,
+  optionLine,
+  pauses,
+  sheetSentences,
+  splitSentences,
+  timeSentences,
+  totalMs,
+} from '.';
+
+const welcome = findSheet(attendant, welcomeId) as Menu;
+
+describe('the words of a menu', () => {
+  it('are its opening words, a line for each key that is read out, and its closing words', () => {
+    expect(sheetSentences(welcome, 'slt').map(({ text }) => text)).toEqual([
+      'Thank you for calling the boatyard.',
+      'For moorings, press 1.',
+      'For the fuel dock, press 2.',
+      'To hear this again, press 9.',
+      'Or stay on the line.',
+    ]);
+  });
+
+  it('cannot disagree with the keys: another key, another order, other words', () => {
+    const [first, ...others] = welcome.options;
+    const moved = { ...welcome, options: [...others, { ...first, key: '5' }] as Menu['options'] };
+    const texts = sheetSentences(moved, 'slt').map(({ text }) => text);
+    expect(texts).not.toContain('For moorings, press 1.');
+    expect(texts.indexOf('For moorings, press 5.')).toBe(3);
+  });
+
+  it('leave out an option that is not read out or has no label', () => {
+    const silent = { ...welcome, options: welcome.options.map((option) => ({ ...option, label: ' ' })) };
+    expect(sheetSentences(silent, 'slt')).toHaveLength(2);
+  });
+
+  it('lead back to where each was written', () => {
+    const sources = sheetSentences(welcome, 'slt').map(({ source }) => source);
+    expect(sources[0]).toEqual({ type: 'words', sheetId: welcomeId, part: 'openingWords' });
+    expect(sources[2]).toEqual({ type: 'option', sheetId: welcomeId, key: '2' });
+  });
+
+  it.each([
+    ['moorings', '1', 'For moorings, press 1.'],
+    ['for moorings', '1', 'For moorings, press 1.'],
+    ['to leave a message', '0', 'To leave a message, press 0.'],
+    ['help!', '*', 'For help, press star.'],
+    ['tomorrow’s tide', '#', 'For tomorrow’s tide, press pound.'],
+  ] as const)('read "%s" on key %s as: %s', (label, key, says) => expect(optionLine({ label, key })).toBe(says));
+});
+
+describe('sentences', () => {
+  it('are cut at full stops and line breaks, and keep no empty ones', () => {
+    expect(splitSentences('Hello.  We are closed!\nSee you soon…\n\n - ')).toEqual([
+      'Hello.',
+      'We are closed!',
+      'See you soon…',
+    ]);
+    expect(splitSentences('')).toEqual([]);
+  });
+
+  it('have a longer pause after a part than within it', () => {
+    const sheet = { ...newAnnouncement(sheetId.create('a'), 'A'), words: 'One. Two.' };
+    expect(sheetSentences(sheet, 'slt').map(({ pauseAfterMs }) => pauseAfterMs)).toEqual([
+      pauses.betweenSentencesMs,
+      pauses.betweenPartsMs,
+    ]);
+  });
+});
+
+describe('timing', () => {
+  const sheet = { ...newAnnouncement(sheetId.create('a'), 'A'), words: 'One. Two.' };
+  const sentences = sheetSentences(sheet, 'slt');
+
+  it('is exact by the lengths of the audio, pauses between counted in', () => {
+    const timings = timeSentences(sentences, [1000, 500]);
+    expect(timings).toEqual([
+      { startMs: 0, endMs: 1000 },
+      { startMs: 1350, endMs: 1850 },
+    ]);
+    expect(totalMs(timings)).toBe(1850);
+    expect(totalMs([])).toBe(0);
+  });
+
+  it('is estimated where nothing was spoken yet, longer words taking longer', () => {
+    expect(estimateMs('')).toBe(0);
+    expect(estimateMs('For moorings and dock space, press 1.')).toBeGreaterThan(estimateMs('For moorings, press 1.'));
+    expect(estimateSentencesMs(sentences)).toBe(estimateMs('One.') + pauses.betweenSentencesMs + estimateMs('Two.'));
+  });
+
+  it('is estimated within a third of what the voice was measured to take', () => {
+    for (const [text, ms] of [
+      ['Thank you for calling Larkspur Cove Boatyard.', 2461],
+      ['For haul-out, launch and repairs, press 2.', 2892],
+      ['If a boat is taking on water at its mooring, press star now.', 3496],
+    ] as const) {
+      expect(Math.abs(estimateMs(text) / ms - 1)).toBeLessThan(1 / 3);
+    }
+  });
+});

@@ -1,0 +1,166 @@
+import { createRequire } from 'node:module';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium } from './chromium.mjs';
+import { build, install, root } from './setup.mjs';
+import { demoServer } from './testServer.mjs';
+
+/** Sizes, times and ratios, printed; nothing here passes or fails. Machines differ: compare within one run. */
+install();
+build();
+const require = createRequire(join(root, 'e2e', 'package.json'));
+const core = (room) => require(`@locutor/core/${room}`);
+const rows = [];
+const row = (what, value, beside = '') => rows.push({ what, value, beside });
+
+const { url, startMs, pid, stop } = await demoServer();
+row(
+  'Server start to first response',
+  `${startMs.toFixed(0)} ms`,
+  `an empty Node process: ${nodeStart().toFixed(0)} ms`,
+);
+row('Memory of the server after start', `${memoryOf(pid)} MB`);
+await benchSpeech();
+await benchBrowser();
+await stop();
+benchCalls();
+for (const { what, value, beside } of rows) console.log(`${what.padEnd(52)}${value.padStart(22)}   ${beside}`);
+
+function nodeStart() {
+  const began = performance.now();
+  require('node:child_process').spawnSync(process.execPath, ['-e', '0']);
+  return performance.now() - began;
+}
+
+function memoryOf(processId) {
+  const status = readFileSync(`/proc/${processId}/status`, 'utf8');
+  return Math.round(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024);
+}
+
+async function benchSpeech() {
+  const texts = Array.from(
+    { length: 12 },
+    (_, index) => `For dock space at pier number ${index + 31}, press ${index % 10}.`,
+  );
+  const speak = async () => {
+    const began = performance.now();
+    const response = await fetch(`${url}/api/speech`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ voice: 'slt', texts }),
+    });
+    const spoken = await response.json();
+    return { ms: performance.now() - began, audioMs: spoken.reduce((sum, { lengthMs }) => sum + lengthMs, 0) };
+  };
+  const first = await speak();
+  const again = await speak();
+  row(
+    'Synthesis, times real time',
+    `${(first.audioMs / first.ms).toFixed(1)} x`,
+    `${(first.audioMs / 1000).toFixed(0)} s of speech`,
+  );
+  row('The same from the cache, times faster', `${(first.ms / again.ms).toFixed(0)} x`, `${again.ms.toFixed(0)} ms`);
+}
+
+async function benchBrowser() {
+  const browser = await require('@playwright/test').chromium.launch({
+    executablePath: chromium(),
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const scripts = [];
+  page.on('response', async (response) => {
+    if (/\.js$/.test(new URL(response.url()).pathname)) scripts.push(await response.body());
+  });
+  const began = performance.now();
+  await page.goto(`${url}/today`);
+  await page.getByRole('heading', { name: 'What needs you' }).waitFor();
+  row('First screen, from address to content', `${(performance.now() - began).toFixed(0)} ms`);
+  const sizes = scripts.map((body) => gzipSync(body).length);
+  row(
+    'JavaScript of the first screen (gzip)',
+    `${Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1024)} kB`,
+    'aim: under 400 kB',
+  );
+  await page.goto(`${url}/script`);
+  const words = page.getByRole('textbox', { name: 'Opening words' });
+  await words.waitFor();
+  const times = [];
+  for (let turn = 0; turn < 8; turn += 1) {
+    times.push(await page.evaluate(keystrokeToSaved));
+  }
+  times.sort((one, other) => one - other);
+  row(
+    'Keystroke in a greeting to the saved mark, median',
+    `${times[4].toFixed(0)} ms`,
+    'of which 300 ms are waited for more typing',
+  );
+  await browser.close();
+}
+
+/** Runs in the page: types a letter as React sees it, and waits for the line bar to say Saved again. */
+async function keystrokeToSaved() {
+  const field = document.querySelector('textarea');
+  const mark = document.querySelector('header [role=status]');
+  const set = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value').set;
+  const began = performance.now();
+  set.call(field, `${field.value}a`);
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  const until = (text) =>
+    new Promise((resolve) => {
+      const look = () => (mark.textContent.startsWith(text) ? resolve() : requestAnimationFrame(look));
+      look();
+    });
+  await until('Saving');
+  await until('Saved');
+  return performance.now() - began;
+}
+
+function benchCalls() {
+  const { runTrial, step, idleCall } = core('call');
+  const { starterAttendant, sheetId } = core('line');
+  const id = (kind, name) => `${kind}:${name}`;
+  const people = ['Noor Haldane', 'Priya Castellanos', 'Bram Lindqvist'].map((name, index) => ({
+    id: id('person', index),
+    name,
+    extension: String(201 + index),
+  }));
+  const boxes = [{ id: id('box', 'office'), name: 'Office', greetingId: null, longestMessageSeconds: 60 }];
+  const open = { id: id('period', 'open'), name: 'Open' };
+  const week = [1, 2, 3, 4, 5].map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1050 }));
+  const attendant = starterAttendant({
+    businessName: 'Larkspur Cove Boatyard',
+    people,
+    boxId: boxes[0].id,
+    openPeriodId: open.id,
+    welcomeId: sheetId.create('welcome'),
+    afterHoursId: sheetId.create('afterHours'),
+  });
+  const hours = { id: id('hours', 'main'), name: 'Hours', periods: [open], week };
+  const script = { attendant, timeZone: 'America/New_York', hours, people, boxes, greetings: [] };
+  const atMs = Date.UTC(2026, 10, 23, 15);
+  const caller = [1, 2, 3].map((turn) => ({ type: 'press', key: turn === 3 ? '2' : '7', afterMs: turn * 4000 }));
+  const { events } = runTrial(script, { atMs, callerNumber: 'anonymous', caller, staff: () => ({ type: 'noAnswer' }) });
+  const calls = 20_000;
+  const perSecond = (run) => {
+    run(calls / 10);
+    const began = performance.now();
+    run(calls);
+    return (calls * events.length * 1000) / (performance.now() - began);
+  };
+  const machine = perSecond((count) => {
+    for (let call = 0; call < count; call += 1) {
+      let state = idleCall;
+      for (const event of events) state = step(script, state, event).state;
+    }
+  });
+  const reference = perSecond((count) => {
+    for (let call = 0; call < count; call += 1) for (const event of events) JSON.parse(JSON.stringify(event));
+  });
+  row(
+    'Call machine, events a second on one core',
+    Math.round(machine).toLocaleString('en'),
+    `${(machine / reference).toFixed(2)} x copying the event as JSON`,
+  );
+}

@@ -1,0 +1,12 @@
+import { join } from 'node:path';
+import { chromium } from './chromium.mjs';
+import { build, install, root, run } from './setup.mjs';
+
+install();
+const env = { CHROMIUM: chromium(), CI: '1' };
+build();
+run('npx', ['--no-install', 'tsc', '-b', 'core', 'server', 'demo', 'e2e', 'web']);
+run('npx', ['--no-install', 'eslint', '.']);
+run('npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']);
+run('npx', ['--no-install', 'jest']);
+run('npx', ['--no-install', 'playwright', 'test', '--config', join(root, 'e2e', 'playwright.config.ts')], env);

@@ -1,0 +1,56 @@
+import 'reflect-metadata';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
+import { createApp } from '../app';
+
+export interface TestServer {
+  readonly app: NestExpressApplication;
+  readonly dataDir: string;
+  /** Asks the API and gives back status and body. */
+  ask(method: 'get' | 'post' | 'put' | 'patch' | 'delete', path: string, body?: object): Promise<Answer>;
+  /** Stops the server; its data is deleted unless it is to be opened again. */
+  stop(keepData?: boolean): Promise<void>;
+}
+
+export interface Answer {
+  readonly status: number;
+  readonly type: string;
+  // What comes back is what the specs are about.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly body: any;
+}
+
+/** The whole server on a real database of its own. */
+export async function testServer(dataDir = mkdtempSync(join(tmpdir(), 'locutor-spec-'))): Promise<TestServer> {
+  const app = await createApp({ dataDir, webDir: null, port: 0 });
+  await app.init();
+  return {
+    app,
+    dataDir,
+    async ask(method, path, body) {
+      const asked = request(app.getHttpServer())[method](path).set('Host', '127.0.0.1');
+      const { status, type, body: answer } = await (body ? asked.send(body) : asked);
+      return { status, type, body: answer };
+    },
+    async stop(keepData = false) {
+      await app.close();
+      if (!keepData) rmSync(dataDir, { recursive: true, force: true });
+    },
+  };
+}
+
+export const boatyardFacts = {
+  name: 'Larkspur Cove Boatyard',
+  number: '+1 207 555 0140',
+  timeZone: 'America/New_York',
+  openDays: [1, 2, 3, 4, 5],
+  opensMin: 480,
+  closesMin: 1050,
+  people: [
+    { name: 'Noor Haldane', extension: '212' },
+    { name: 'Priya Castellanos', extension: '204' },
+  ],
+};
