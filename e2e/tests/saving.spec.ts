@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, saved, startLine, test } from '../support/test';
 
 test.describe('a fresh line', () => {
@@ -85,7 +86,7 @@ test('a greeting of 10,000 characters is refused in words and stays to be shorte
   await saved(page);
 });
 
-async function draftOf(page: import('@playwright/test').Page, url: string) {
+async function draftOf(page: Page, url: string) {
   const [line] = (await (await page.request.get(`${url}/api/lines`)).json()) as { id: string }[];
   const draft = await page.request.get(`${url}/api/lines/${String(line?.id)}/draft`);
   return (await draft.json()) as { attendant: { sheets: { openingWords: string }[] } };
