@@ -50,7 +50,10 @@ await picture('script-dark', '/script/sheet:repairs', { colorScheme: 'dark' });
 await picture('announcement', '/script/sheet:fuel');
 await picture('hours', '/hours');
 await picture('greetings', '/greetings', {
-  before: (page) => page.getByRole('link', { name: /Moorings box/ }).click(),
+  before: async (page) => {
+    await page.getByRole('link', { name: /Moorings box/ }).click();
+    await page.getByRole('region', { name: 'Greeting' }).waitFor();
+  },
 });
 await picture('directory-people', '/directory/people');
 await picture('directory-boxes', '/directory/boxes');

@@ -2,7 +2,7 @@ import { clockReading, type TimeZone } from '@locutor/core/hours';
 
 /** A time of day in a zone and the user's own format: "5:30 PM" or "17:30". */
 export function showClock(atMs: number, timeZone: TimeZone): string {
-  return new Intl.DateTimeFormat(undefined, { timeZone, hour: 'numeric', minute: '2-digit' }).format(atMs);
+  return plainSpaces(new Intl.DateTimeFormat(undefined, { timeZone, hour: 'numeric', minute: '2-digit' }).format(atMs));
 }
 
 /** Day and time, with the day left out or said as today or tomorrow where it is near. */
@@ -29,7 +29,12 @@ export function showLength(ms: number): string {
 /** Minutes after midnight in the user's own format; what lies past midnight is of the next day. */
 export function showMinutes(minutes: number): string {
   const at = Date.UTC(2000, 0, 1, 0, minutes % 1440);
-  return new Intl.DateTimeFormat(undefined, { timeZone: 'UTC', hour: 'numeric', minute: '2-digit' }).format(at);
+  return showClock(at, 'UTC');
+}
+
+/** The thin space that some formats put before AM and PM is as wide as a letter in the mono face. */
+function plainSpaces(text: string): string {
+  return text.replace(/\u202f/g, ' ');
 }
 
 function daysApart(fromMs: number, toMs: number, timeZone: TimeZone): number {

@@ -51,7 +51,7 @@ function Changes() {
         <Text>Nothing: the draft is what is on air{onAir && `, version ${onAir.number}`}.</Text>
       )}
       {Array.isArray(differences) && (
-        <Box as="ul" pl="5">
+        <Box as="ul" pl="5" listStyleType="disc">
           {differences.map((difference) => {
             const words = describeDifference(difference);
             return <li key={words}>{words}</li>;

@@ -89,11 +89,14 @@ function Fallbacks({ menu, setWords }: FallbackProps) {
             ]}
             onChange={(value) => set({ keysDuringGreeting: value === 'during' })}
           />
-          . Wait {count('waitSeconds', 'Seconds to wait for a key')} s for one;{' '}
-          {menu.silentRounds > 1 ? 'each time but the last, say:' : 'no key the first time is enough.'}
+          . Wait {count('waitSeconds', 'Seconds to wait for a key')} s for one.
         </Box>
         {menu.silentRounds > 1 && (
-          <SpokenField label="After a silent round" value={menu.silenceWords} onChange={setWords('silenceWords')} />
+          <SpokenField
+            label="After a silent round, before the menu is said again"
+            value={menu.silenceWords}
+            onChange={setWords('silenceWords')}
+          />
         )}
         <Box lineHeight="1.9">
           After {count('silentRounds', 'Silent rounds')} silent {menu.silentRounds === 1 ? 'round' : 'rounds'}:
@@ -102,7 +105,11 @@ function Fallbacks({ menu, setWords }: FallbackProps) {
       </Fallback>
       <Fallback title="If a wrong key is pressed">
         {menu.wrongKeys > 1 && (
-          <SpokenField label="After a wrong key" value={menu.wrongKeyWords} onChange={setWords('wrongKeyWords')} />
+          <SpokenField
+            label="After a wrong key, before the menu is said again"
+            value={menu.wrongKeyWords}
+            onChange={setWords('wrongKeyWords')}
+          />
         )}
         <Box lineHeight="1.9">At wrong key number {count('wrongKeys', 'Wrong keys')}:</Box>
         <PathSentence slot={{ type: 'wrongKey', sheetId: menu.id }} path={menu.wrongKeyPath} of="wrong keys" />

@@ -1,0 +1,208 @@
+import type { CallScript, PlayItem } from '@locutor/core/call';
+import { boxId, personId } from '@locutor/core/directory';
+import { hoursId } from '@locutor/core/hours';
+import { newMenu, schemaVersion, sheetId, type Menu } from '@locutor/core/line';
+import { CallDriver } from './callDriver';
+import type { RecordingWatch } from './microphone';
+import type { SpeakerWatch } from './speaker';
+
+/** What the driver makes audible, instead of a loudspeaker and a microphone. */
+const mockAudible = {
+  playing: null as { items: readonly PlayItem[]; watch: SpeakerWatch } | null,
+  isRinging: false,
+  tones: [] as string[],
+  microphone: null as RecordingWatch | null,
+  discarded: 0,
+};
+
+jest.mock('./speaker', () => ({
+  playItems: (items: readonly PlayItem[], watch: SpeakerWatch) => {
+    mockAudible.playing = { items, watch };
+    return () => (mockAudible.playing = null);
+  },
+}));
+jest.mock('./sounds', () => ({
+  playKeyTone: (key: string) => mockAudible.tones.push(key),
+  playRingback: () => {
+    mockAudible.isRinging = true;
+    return () => (mockAudible.isRinging = false);
+  },
+}));
+jest.mock('./microphone', () => ({
+  record: (watch: RecordingWatch) => {
+    mockAudible.microphone = watch;
+    return {
+      finish: () => Promise.resolve(new Blob(['speech'])),
+      discard: () => (mockAudible.discarded += 1),
+    };
+  },
+}));
+
+const priya = { id: personId.create('priya'), name: 'Priya Castellanos', extension: '204' };
+const office = { id: boxId.create('office'), name: 'Office', greetingId: null, longestMessageSeconds: 30 };
+const welcomeId = sheetId.create('welcome');
+const message = [{ type: 'takeMessage' as const, boxId: office.id }];
+const welcome: Menu = {
+  ...newMenu(welcomeId, 'Welcome'),
+  openingWords: 'Welcome. Please choose.',
+  options: [
+    {
+      key: '1',
+      label: 'moorings',
+      readOut: true,
+      path: [{ type: 'ring', personId: priya.id, seconds: 12 }, ...message],
+    },
+  ],
+  silencePath: message,
+  wrongKeyPath: message,
+};
+const script: CallScript = {
+  attendant: {
+    schemaVersion,
+    voice: 'slt',
+    sheets: [welcome],
+    answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcomeId }] },
+  },
+  timeZone: 'UTC',
+  hours: { id: hoursId.create('main'), name: 'Hours', periods: [], week: [] },
+  people: [priya],
+  boxes: [office],
+  greetings: [],
+};
+
+const left: string[] = [];
+let driver: CallDriver;
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  Object.assign(mockAudible, { playing: null, isRinging: false, tones: [], microphone: null, discarded: 0 });
+  left.length = 0;
+  driver = new CallDriver({
+    script,
+    startsAtMs: Date.UTC(2026, 10, 23, 10),
+    callerNumber: 'anonymous',
+    leaveMessage: (box) => {
+      left.push(box);
+      return Promise.resolve();
+    },
+  });
+  driver.dial();
+});
+afterEach(() => jest.useRealTimers());
+
+const phase = (): string => driver.getView().state.phase.type;
+const finishPlaying = (): void => mockAudible.playing?.watch.onEnd();
+const said = (): readonly string[] =>
+  driver
+    .getView()
+    .transcript.flatMap((entry, index) =>
+      entry.type === 'said' && !driver.getView().unheard.has(index) ? [entry.text] : [],
+    );
+
+describe('the handset', () => {
+  it('shows each sentence only once it is heard, and marks the one being said', () => {
+    expect(said()).toEqual([]);
+    mockAudible.playing?.watch.onItem(0);
+    expect(said()).toEqual(['Welcome.']);
+    mockAudible.playing?.watch.onItem(1);
+    const { transcript, speaking } = driver.getView();
+    expect(transcript[speaking ?? -1]).toMatchObject({ text: 'Please choose.' });
+    finishPlaying();
+    expect(driver.getView().speaking).toBeNull();
+    expect(phase()).toBe('menuWaiting');
+  });
+
+  it('never shows what a key cut short', () => {
+    mockAudible.playing?.watch.onItem(0);
+    driver.press('1');
+    expect(mockAudible.tones).toEqual(['1']);
+    expect(mockAudible.playing).toBeNull();
+    expect(said()).toEqual(['Welcome.']);
+  });
+
+  it('rings until somebody answers, or until the time is up', () => {
+    driver.press('1');
+    expect(mockAudible.isRinging).toBe(true);
+    driver.answer();
+    expect(mockAudible.isRinging).toBe(false);
+    expect(phase()).toBe('connected');
+    driver.staffHangsUp();
+    expect(phase()).toBe('ended');
+  });
+
+  it('goes on to the message when it rings out, and when the person is busy', () => {
+    driver.press('1');
+    jest.advanceTimersByTime(12_000);
+    expect(mockAudible.isRinging).toBe(false);
+    expect(phase()).toBe('boxGreeting');
+    driver.hangUp();
+    const other = new CallDriver({ script, startsAtMs: 0, callerNumber: 'x', leaveMessage: () => Promise.resolve() });
+    other.dial();
+    other.press('1');
+    other.beBusy();
+    expect(other.getView().state.phase.type).toBe('boxGreeting');
+    other.hangUp();
+  });
+
+  it('records after the beep and hands the message over', async () => {
+    driver.press('1');
+    driver.beBusy();
+    expect(mockAudible.playing?.items.at(-1)).toEqual({ type: 'beep' });
+    finishPlaying();
+    expect(phase()).toBe('recording');
+    mockAudible.microphone?.onLevel(-23);
+    expect(driver.getView().levelDb).toBe(-23);
+    jest.advanceTimersByTime(4000);
+    driver.press('#');
+    expect(driver.getView().messageLeft).toBe('sending');
+    await jest.advanceTimersByTimeAsync(0);
+    expect(left).toEqual([office.id]);
+    expect(driver.getView().messageLeft).toBe('sent');
+    finishPlaying();
+    expect(phase()).toBe('ended');
+  });
+
+  it('throws away a recording that is too short to be a message', () => {
+    driver.press('1');
+    driver.beBusy();
+    finishPlaying();
+    jest.advanceTimersByTime(300);
+    driver.hangUp();
+    expect(mockAudible.discarded).toBe(1);
+    expect(driver.getView().messageLeft).toBe('none');
+  });
+
+  it('says when the microphone is refused and when a message could not be kept', async () => {
+    const failing = new CallDriver({
+      script,
+      startsAtMs: 0,
+      callerNumber: 'x',
+      leaveMessage: () => Promise.reject(new Error('The box is gone.')),
+    });
+    failing.dial();
+    failing.press('1');
+    failing.beBusy();
+    finishPlaying();
+    mockAudible.microphone?.onProblem('refused');
+    expect(failing.getView().microphone).toBe('refused');
+    jest.advanceTimersByTime(2000);
+    failing.hangUp();
+    await jest.advanceTimersByTimeAsync(0);
+    expect(failing.getView().messageLeft).toEqual({ problem: 'The box is gone.' });
+  });
+
+  it('takes the silence path when nothing is pressed', () => {
+    finishPlaying();
+    jest.advanceTimersByTime(5000);
+    expect(mockAudible.playing?.items[0]).toMatchObject({ sentence: { text: 'Are you still there?' } });
+    finishPlaying();
+    finishPlaying();
+    jest.advanceTimersByTime(5000);
+    expect(phase()).toBe('boxGreeting');
+  });
+
+  it('keeps the pretended clock', () => {
+    jest.advanceTimersByTime(90_000);
+    expect(driver.now()).toBe(Date.UTC(2026, 10, 23, 10, 1, 30));
+  });
+});

@@ -1,0 +1,46 @@
+import { periodId } from '@locutor/core/hours';
+import { newAnnouncement, newMenu, schemaVersion, sheetId, type Attendant, type Use } from '@locutor/core/line';
+import { describeDifference } from '../onAir/describeDifference';
+import { usesInWords } from './usesInWords';
+
+const welcome = newMenu(sheetId.create('welcome'), 'Welcome');
+const fuel = newAnnouncement(sheetId.create('fuel'), 'Fuel dock');
+const attendant: Attendant = {
+  schemaVersion,
+  voice: 'slt',
+  sheets: [welcome, fuel],
+  answering: { rules: [], otherwise: [] },
+};
+const use = (slot: Use['slot']): Use => ({ slot, stepIndex: 0 });
+
+describe('where something is used', () => {
+  it('is gathered by sheet, each place once', () => {
+    const uses = [
+      use({ type: 'key', sheetId: welcome.id, key: '0' }),
+      use({ type: 'key', sheetId: welcome.id, key: '0' }),
+      use({ type: 'silence', sheetId: welcome.id }),
+      use({ type: 'after', sheetId: fuel.id }),
+      use({ type: 'wrongKey', sheetId: welcome.id }),
+    ];
+    expect(usesInWords(uses, attendant, {})).toBe('Welcome: key 0, silence, wrong keys; Fuel dock: at its end');
+  });
+
+  it('may be the hours', () => {
+    const open = periodId.create('open');
+    const uses = [use({ type: 'period', periodId: open }), use({ type: 'otherwise' })];
+    expect(usesInWords(uses, attendant, { [open]: 'Open' })).toBe('Hours: during Open, at all other times');
+  });
+
+  it('is nowhere without uses', () => expect(usesInWords([], attendant, {})).toBe(''));
+});
+
+describe('differences from what is on air', () => {
+  it.each([
+    [{ type: 'added', sheet: fuel }, 'Fuel dock is new.'],
+    [{ type: 'removed', sheet: fuel }, 'Fuel dock is gone.'],
+    [{ type: 'changed', sheet: welcome }, 'Welcome is changed.'],
+    [{ type: 'answering' }, 'What answers when is changed.'],
+    [{ type: 'voice' }, 'The voice is another one.'],
+    [{ type: 'greetings' }, 'A greeting from the library is changed.'],
+  ] as const)('%o reads: %s', (difference, words) => expect(describeDifference(difference)).toBe(words));
+});

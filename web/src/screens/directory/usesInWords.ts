@@ -1,0 +1,29 @@
+import { findSheet, sheetOfSlot, type Attendant, type Names, type Slot, type Use } from '@locutor/core/line';
+
+/** Uses gathered by sheet: "Welcome: key 0, silence; After hours: key 2". */
+export function usesInWords(uses: readonly Use[], attendant: Attendant, names: Names): string {
+  const places = new Map<string, Set<string>>();
+  for (const { slot } of uses) {
+    const sheetId = sheetOfSlot(slot);
+    const sheet = sheetId ? (findSheet(attendant, sheetId)?.name ?? 'a deleted sheet') : 'Hours';
+    places.set(sheet, (places.get(sheet) ?? new Set()).add(placeInSheet(slot, names)));
+  }
+  return [...places].map(([sheet, within]) => `${sheet}: ${[...within].join(', ')}`).join('; ');
+}
+
+function placeInSheet(slot: Slot, names: Names): string {
+  switch (slot.type) {
+    case 'key':
+      return `key ${slot.key}`;
+    case 'silence':
+      return 'silence';
+    case 'wrongKey':
+      return 'wrong keys';
+    case 'after':
+      return 'at its end';
+    case 'period':
+      return `during ${names[slot.periodId] ?? 'a deleted period'}`;
+    case 'otherwise':
+      return 'at all other times';
+  }
+}
