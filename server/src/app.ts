@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { join } from 'node:path';
-import { ShutdownSignal, type LogLevel } from '@nestjs/common';
+import type { LogLevel } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
@@ -17,8 +17,6 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: logged });
   app.use(safeHeaders(), compression());
   app.useBodyParser('json', { limit: '4mb' });
-  // No others: a handler for SIGSEGV would take it from the WebAssembly engine, which needs it.
-  app.enableShutdownHooks([ShutdownSignal.SIGINT, ShutdownSignal.SIGTERM]);
   describeApi(app);
   if (config.webDir) serveWeb(app, config.webDir);
   return app;

@@ -1,11 +1,27 @@
 import 'reflect-metadata';
+import type { INestApplication } from '@nestjs/common';
 import { startServer } from './app';
 import { configFrom } from './config';
 
 startServer(configFrom(process.env)).then(
-  ({ url }) => console.log(`Locutor is ready: ${url}`),
+  ({ app, url }) => {
+    stopWhenAsked(app);
+    console.log(`Locutor is ready: ${url}`);
+  },
   (error: unknown) => {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);
   },
 );
+
+/**
+ * Finishes the requests under way, closes the database and ends. Not left to Nest's own hooks, which would also take
+ * SIGSEGV from the WebAssembly engine, that needs it.
+ */
+function stopWhenAsked(app: INestApplication): void {
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.once(signal, () => {
+      void app.close().then(() => process.exit(0));
+    });
+  }
+}

@@ -1,17 +1,17 @@
-import { Box, Button, Flex, IconButton, Input, Table, Text } from '@chakra-ui/react';
+import { Box, IconButton, Table, Text } from '@chakra-ui/react';
 import { defaultLongestMessageSeconds, longestName } from '@locutor/core/directory';
 import type { GreetingId } from '@locutor/core/line';
-import { Plus, Trash2 } from 'lucide-react';
-import { useState, type FormEvent } from 'react';
-import { useSWRConfig } from 'swr';
-import { api, wordsOf } from '../../api/client';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { useBoxes, useGreetings, type KeptBox } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { RowSavingNote } from '../../parts/RowSavingNote';
 import { useRemoveRow } from '../../parts/useRemoveRow';
 import { useRowDraft } from '../../parts/useRowDraft';
+import { AddRow } from './AddRow';
 import { CellField } from './CellField';
+import { NewField } from './NewField';
 import { useUses } from './useUses';
 
 const list = '/api/boxes';
@@ -105,45 +105,22 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
 }
 
 function AddBox() {
-  const { mutate } = useSWRConfig();
   const [name, setName] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const add = async (event: FormEvent): Promise<void> => {
-    event.preventDefault();
-    try {
-      const body = { name, greetingId: null, longestMessageSeconds: defaultLongestMessageSeconds };
-      await api(list, { method: 'POST', body });
-      setName('');
-      setProblem(null);
-      await mutate(list);
-    } catch (error) {
-      setProblem(wordsOf(error));
-    }
-  };
   return (
-    <Box asChild mt="3">
-      <form onSubmit={(event) => void add(event)}>
-        <Flex gap="2" align="center">
-          <Input
-            size="sm"
-            w="240px"
-            bg="sheet"
-            aria-label="Name of a new box"
-            placeholder="Name of the box"
-            value={name}
-            maxLength={longestName}
-            onChange={(event) => setName(event.currentTarget.value)}
-          />
-          <Button size="sm" type="submit" variant="outline" bg="sheet" disabled={name.trim() === ''}>
-            <Plus size={14} aria-hidden /> Add box
-          </Button>
-        </Flex>
-        {problem && (
-          <Text role="alert" mt="1" fontWeight="500">
-            {problem}
-          </Text>
-        )}
-      </form>
-    </Box>
+    <AddRow
+      list={list}
+      label="Add box"
+      isReady={name.trim() !== ''}
+      body={() => ({ name, greetingId: null, longestMessageSeconds: defaultLongestMessageSeconds })}
+      onAdded={() => setName('')}
+    >
+      <NewField
+        label="Name of a new box"
+        placeholder="Name of the box"
+        value={name}
+        most={longestName}
+        onChange={setName}
+      />
+    </AddRow>
   );
 }

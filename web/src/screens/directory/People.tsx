@@ -1,14 +1,14 @@
-import { Box, Button, Flex, IconButton, Input, Table, Text } from '@chakra-ui/react';
+import { Box, IconButton, Table, Text } from '@chakra-ui/react';
 import { longestName, nextFreeExtension } from '@locutor/core/directory';
-import { Plus, Trash2 } from 'lucide-react';
-import { useState, type FormEvent } from 'react';
-import { useSWRConfig } from 'swr';
-import { api, wordsOf } from '../../api/client';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { usePeople, type KeptPerson } from '../../api/resources';
 import { RowSavingNote } from '../../parts/RowSavingNote';
 import { useRemoveRow } from '../../parts/useRemoveRow';
 import { useRowDraft } from '../../parts/useRowDraft';
+import { AddRow } from './AddRow';
 import { CellField } from './CellField';
+import { NewField } from './NewField';
 import { useUses } from './useUses';
 
 const list = '/api/people';
@@ -87,57 +87,23 @@ function PersonRow({ person }: { readonly person: KeptPerson }) {
 }
 
 function AddPerson({ people }: { readonly people: readonly KeptPerson[] }) {
-  const { mutate } = useSWRConfig();
   const [name, setName] = useState('');
   const [extension, setExtension] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const free = nextFreeExtension(people);
-  const add = async (event: FormEvent): Promise<void> => {
-    event.preventDefault();
-    try {
-      await api(list, { method: 'POST', body: { name, extension: extension ?? free } });
-      setName('');
-      setExtension(null);
-      setProblem(null);
-      await mutate(list);
-    } catch (error) {
-      setProblem(wordsOf(error));
-    }
+  const shown = extension ?? nextFreeExtension(people);
+  const clear = (): void => {
+    setName('');
+    setExtension(null);
   };
   return (
-    <Box asChild mt="3">
-      <form onSubmit={(event) => void add(event)}>
-        <Flex gap="2" align="center" wrap="wrap">
-          <Input
-            size="sm"
-            w="240px"
-            bg="sheet"
-            aria-label="Name of a new person"
-            placeholder="Name"
-            value={name}
-            maxLength={longestName}
-            onChange={(event) => setName(event.currentTarget.value)}
-          />
-          <Input
-            size="sm"
-            w="90px"
-            bg="sheet"
-            fontFamily="mono"
-            aria-label="Extension of a new person"
-            value={extension ?? free}
-            maxLength={6}
-            onChange={(event) => setExtension(event.currentTarget.value)}
-          />
-          <Button size="sm" type="submit" variant="outline" bg="sheet" disabled={name.trim() === ''}>
-            <Plus size={14} aria-hidden /> Add person
-          </Button>
-        </Flex>
-        {problem && (
-          <Text role="alert" mt="1" fontWeight="500">
-            {problem}
-          </Text>
-        )}
-      </form>
-    </Box>
+    <AddRow
+      list={list}
+      label="Add person"
+      isReady={name.trim() !== ''}
+      body={() => ({ name, extension: shown })}
+      onAdded={clear}
+    >
+      <NewField label="Name of a new person" placeholder="Name" value={name} most={longestName} onChange={setName} />
+      <NewField label="Extension of a new person" value={shown} most={6} isNumber onChange={setExtension} />
+    </AddRow>
   );
 }

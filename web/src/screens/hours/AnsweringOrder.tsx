@@ -1,9 +1,10 @@
-import { Box, Button, Flex, Heading, IconButton, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Hours } from '@locutor/core/hours';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { useDraft } from '../../draft/DraftProvider';
 import { tellDone } from '../../parts/notices';
 import { PathSentence } from '../../parts/PathSentence';
+import { SmallButton } from '../../parts/SmallButton';
 
 /** What answers in each period; the first that runs wins. "At all other times" is always last. */
 export function AnsweringOrder({ hours }: { readonly hours: Hours }) {
@@ -30,42 +31,26 @@ export function AnsweringOrder({ hours }: { readonly hours: Hours }) {
                 <PathSentence slot={{ type: 'period', periodId }} path={path} of={`the answer during ${name}`} />
               </Box>
               <Flex flexShrink="0" color="quiet">
-                <IconButton
-                  size="2xs"
-                  minW="26px"
-                  h="26px"
-                  variant="ghost"
-                  aria-label={`Move ${name} up`}
-                  disabled={index === 0}
+                <SmallButton
+                  label={`Move ${name} up`}
+                  icon={<ArrowUp size={14} />}
+                  isOff={index === 0}
                   onClick={() => edit({ type: 'moveRule', periodId, toIndex: index - 1 })}
-                >
-                  <ArrowUp size={14} />
-                </IconButton>
-                <IconButton
-                  size="2xs"
-                  minW="26px"
-                  h="26px"
-                  variant="ghost"
-                  aria-label={`Move ${name} down`}
-                  disabled={index === rules.length - 1}
+                />
+                <SmallButton
+                  label={`Move ${name} down`}
+                  icon={<ArrowDown size={14} />}
+                  isOff={index === rules.length - 1}
                   onClick={() => edit({ type: 'moveRule', periodId, toIndex: index + 1 })}
-                >
-                  <ArrowDown size={14} />
-                </IconButton>
-                <IconButton
-                  size="2xs"
-                  minW="26px"
-                  h="26px"
-                  variant="ghost"
-                  aria-label={`Give ${name} no answer of its own`}
-                  title="No answer of its own"
+                />
+                <SmallButton
+                  label={`Give ${name} no answer of its own`}
+                  icon={<Trash2 size={14} />}
                   onClick={() => {
                     edit({ type: 'removeRule', periodId });
                     tellDone(`${name} has no answer of its own now.`, store.undo);
                   }}
-                >
-                  <Trash2 size={14} />
-                </IconButton>
+                />
               </Flex>
             </Flex>
           );

@@ -1,4 +1,4 @@
-import { Box, Flex, IconButton, Input, Text } from '@chakra-ui/react';
+import { Box, Flex, Input, Text } from '@chakra-ui/react';
 import { keys, longestLabel, type Key, type Menu, type Option } from '@locutor/core/line';
 import { optionLine } from '@locutor/core/speech';
 import { ArrowDown, ArrowUp, Eye, EyeOff, Trash2 } from 'lucide-react';
@@ -6,6 +6,7 @@ import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone } from '../../parts/notices';
 import { PathSentence } from '../../parts/PathSentence';
+import { SmallButton } from '../../parts/SmallButton';
 import { keyFieldId } from './goToKey';
 
 interface Props {
@@ -67,50 +68,26 @@ export function KeyRow({ menu, option, index }: Props) {
         <PathSentence slot={{ type: 'key', sheetId, key }} path={option.path} of={`key ${key}`} />
       </Box>
       <Flex flexShrink="0" align="flex-start" color="quiet">
-        <RowButton
+        <SmallButton
           label={readOut ? `Key ${key} is read out; do not read it out` : `Key ${key} is not read out; read it out`}
           icon={readOut ? <Eye size={14} /> : <EyeOff size={14} />}
           onClick={() => edit({ type: 'setOption', sheetId, key, option: { readOut: !readOut } })}
         />
-        <RowButton
+        <SmallButton
           label={`Read key ${key} out earlier`}
           icon={<ArrowUp size={14} />}
           isOff={index === 0}
           onClick={() => edit({ type: 'reorderKey', sheetId, key, toIndex: index - 1 })}
         />
-        <RowButton
+        <SmallButton
           label={`Read key ${key} out later`}
           icon={<ArrowDown size={14} />}
           isOff={index === menu.options.length - 1}
           onClick={() => edit({ type: 'reorderKey', sheetId, key, toIndex: index + 1 })}
         />
-        <RowButton label={`Remove key ${key}`} icon={<Trash2 size={14} />} onClick={remove} />
+        <SmallButton label={`Remove key ${key}`} icon={<Trash2 size={14} />} onClick={remove} />
       </Flex>
     </Flex>
-  );
-}
-
-interface RowButtonProps {
-  readonly label: string;
-  readonly icon: React.ReactNode;
-  readonly isOff?: boolean;
-  readonly onClick: () => void;
-}
-
-function RowButton({ label, icon, isOff = false, onClick }: RowButtonProps) {
-  return (
-    <IconButton
-      size="2xs"
-      minW="26px"
-      h="26px"
-      variant="ghost"
-      aria-label={label}
-      title={label}
-      disabled={isOff}
-      onClick={onClick}
-    >
-      {icon}
-    </IconButton>
   );
 }
 
