@@ -13,10 +13,11 @@ import { PathSentence } from '../../parts/PathSentence';
 import { SpokenField } from '../../parts/SpokenField';
 import { goToKey } from './goToKey';
 import { KeyRow } from './KeyRow';
+import { nextFreeKey } from './nextFreeKey';
 import { ReadOutLength } from './ReadOutLength';
 import { SheetFindings } from './SheetFindings';
 import { SheetName } from './SheetName';
-import { nextFreeKey, useAddKey } from './useAddKey';
+import { useAddKey } from './useAddKey';
 
 /** A menu in the order a caller meets it: opening words, a row per key, closing words, and what if not. */
 export function MenuSheet({ menu }: { readonly menu: Menu }) {
