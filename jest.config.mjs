@@ -25,4 +25,4 @@ const project = (name, more = {}) => ({
   ...more,
 });
 
-export default { projects: [project('core'), project('server'), project('web'), project('demo')] };
+export default { testTimeout: 30_000, projects: [project('core'), project('server'), project('web'), project('demo')] };
