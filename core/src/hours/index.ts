@@ -13,7 +13,7 @@ export {
   type WeekSpan,
 } from './hours';
 export { clockReading, instantOf, isTimeZone, type TimeZone } from './timeZone';
-export { periodsAt, spansAt, weekMoment } from './week';
+export { periodsAt, spansAt } from './week';
 export {
   answersAt,
   answerSpans,

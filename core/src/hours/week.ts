@@ -1,4 +1,4 @@
-import { minutesOfDay, minutesOfWeek, type Hours, type WeekSpan, type Weekday } from './hours';
+import { minutesOfDay, minutesOfWeek, type Hours, type WeekSpan } from './hours';
 import type { PeriodId } from './ids';
 import { offsetStretchAt, type TimeZone } from './timeZone';
 
@@ -36,12 +36,6 @@ export function nextBoundary(hours: Hours, zone: TimeZone, atMs: number): number
     }
   }
   return Math.min(atMs + nearest, untilMs);
-}
-
-/** Day of the week and minute of the day that the zone's clock shows. */
-export function weekMoment(zone: TimeZone, atMs: number): { readonly day: Weekday; readonly minute: number } {
-  const minute = Math.floor(weekMsAt(zone, atMs) / minuteMs);
-  return { day: (Math.floor(minute / minutesOfDay) + 1) as Weekday, minute: minute % minutesOfDay };
 }
 
 function weekMsAt(zone: TimeZone, atMs: number): number {

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, IconButton, Input } from '@chakra-ui/react';
+import { Box, Button, Flex, IconButton } from '@chakra-ui/react';
 import {
   alwaysEnds,
   defaultRingSeconds,
@@ -19,6 +19,7 @@ import { useBoxes, useGreetings, usePeople } from '../api/resources';
 import { useDraft } from '../draft/DraftProvider';
 import { InlineNumber } from './InlineNumber';
 import { InlineSelect, type Choice } from './InlineSelect';
+import { InlineWords } from './InlineWords';
 
 interface Props {
   readonly slot: Slot;
@@ -230,26 +231,7 @@ function SayDetails({ step, of, onChange }: DetailProps & { readonly step: Extra
 function Words(props: { label: string; placeholder: string; value: string; onChange: (words: string) => void }) {
   return (
     <Flex as="span" display="inline-flex" maxW="100%">
-      <Input
-        aria-label={props.label}
-        placeholder={props.placeholder}
-        value={props.value}
-        maxLength={longestWords}
-        onChange={(event) => props.onChange(event.currentTarget.value)}
-        fontFamily="spoken"
-        fontSize="15px"
-        h="24px"
-        px="1"
-        minW="200px"
-        css={{ fieldSizing: 'content' }}
-        border="0"
-        borderBottomWidth="1px"
-        borderStyle="dashed"
-        borderColor="petrol.emphasized"
-        borderRadius="2px"
-        bg="transparent"
-        _placeholder={{ color: 'quiet' }}
-      />
+      <InlineWords {...props} most={longestWords} fontSize="15px" minW="200px" />
     </Flex>
   );
 }

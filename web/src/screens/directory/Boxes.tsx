@@ -1,4 +1,4 @@
-import { Box, IconButton, Table, Text } from '@chakra-ui/react';
+import { IconButton, Table, Text } from '@chakra-ui/react';
 import { defaultLongestMessageSeconds, longestName } from '@locutor/core/directory';
 import type { GreetingId } from '@locutor/core/line';
 import { Trash2 } from 'lucide-react';
@@ -12,35 +12,27 @@ import { useRowDraft } from '../../parts/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
 import { NewField } from './NewField';
+import { RowTable } from './RowTable';
 import { useUses } from './useUses';
 
 const list = '/api/boxes';
+const columns = [
+  { name: 'Box', width: '26%' },
+  { name: 'Before the beep', width: '24%' },
+  { name: 'Longest message', width: '130px' },
+  { name: 'Used in the script' },
+];
 
 /** The voicemail boxes: greeting before the beep, longest message, and where each is used. */
 export function Boxes() {
   const boxes = useBoxes();
   return (
     <>
-      <Table.Root size="sm" tableLayout="fixed">
-        <Table.Header>
-          <Table.Row bg="transparent">
-            <Table.ColumnHeader w="26%">Box</Table.ColumnHeader>
-            <Table.ColumnHeader w="24%">Before the beep</Table.ColumnHeader>
-            <Table.ColumnHeader w="130px">Longest message</Table.ColumnHeader>
-            <Table.ColumnHeader>Used in the script</Table.ColumnHeader>
-            <Table.ColumnHeader w="48px">
-              <Box as="span" srOnly>
-                Delete
-              </Box>
-            </Table.ColumnHeader>
-          </Table.Row>
-        </Table.Header>
-        <Table.Body>
-          {boxes.map((box) => (
-            <BoxRow key={box.id} box={box} />
-          ))}
-        </Table.Body>
-      </Table.Root>
+      <RowTable columns={columns}>
+        {boxes.map((box) => (
+          <BoxRow key={box.id} box={box} />
+        ))}
+      </RowTable>
       {boxes.length === 0 && <Text py="3">No boxes yet. Callers can leave a message once there is one.</Text>}
       <AddBox />
     </>

@@ -1,4 +1,4 @@
-import { Box, IconButton, Table, Text } from '@chakra-ui/react';
+import { IconButton, Table, Text } from '@chakra-ui/react';
 import { longestName, nextFreeExtension } from '@locutor/core/directory';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -9,34 +9,22 @@ import { useRowDraft } from '../../parts/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
 import { NewField } from './NewField';
+import { RowTable } from './RowTable';
 import { useUses } from './useUses';
 
 const list = '/api/people';
+const columns = [{ name: 'Name', width: '34%' }, { name: 'Extension', width: '110px' }, { name: 'Used in the script' }];
 
 /** The staff, typed in place, and where each is used. */
 export function People() {
   const people = usePeople();
   return (
     <>
-      <Table.Root size="sm" tableLayout="fixed">
-        <Table.Header>
-          <Table.Row bg="transparent">
-            <Table.ColumnHeader w="34%">Name</Table.ColumnHeader>
-            <Table.ColumnHeader w="110px">Extension</Table.ColumnHeader>
-            <Table.ColumnHeader>Used in the script</Table.ColumnHeader>
-            <Table.ColumnHeader w="48px">
-              <Box as="span" srOnly>
-                Delete
-              </Box>
-            </Table.ColumnHeader>
-          </Table.Row>
-        </Table.Header>
-        <Table.Body>
-          {people.map((person) => (
-            <PersonRow key={person.id} person={person} />
-          ))}
-        </Table.Body>
-      </Table.Root>
+      <RowTable columns={columns}>
+        {people.map((person) => (
+          <PersonRow key={person.id} person={person} />
+        ))}
+      </RowTable>
       {people.length === 0 && <Text py="3">Nobody yet. Add those who answer calls.</Text>}
       <AddPerson people={people} />
     </>

@@ -1,9 +1,10 @@
-import { Box, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { keys, longestLabel, type Key, type Menu, type Option } from '@locutor/core/line';
 import { optionLine } from '@locutor/core/speech';
 import { ArrowDown, ArrowUp, Eye, EyeOff, Trash2 } from 'lucide-react';
 import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { InlineWords } from '../../parts/InlineWords';
 import { tellDone } from '../../parts/notices';
 import { PathSentence } from '../../parts/PathSentence';
 import { SmallButton } from '../../parts/SmallButton';
@@ -37,29 +38,16 @@ export function KeyRow({ menu, option, index }: Props) {
       <Box flex="1" minW="0">
         <Flex align="baseline" fontFamily="spoken" fontSize="17px" color={readOut ? undefined : 'quiet'}>
           {!startsItself(label) && <span style={{ marginRight: 4 }}>For</span>}
-          <Input
+          <InlineWords
             id={keyFieldId(key)}
-            aria-label={`What key ${key} is for`}
+            label={`What key ${key} is for`}
             placeholder="moorings"
             value={label}
-            maxLength={longestLabel}
-            onChange={(event) =>
-              edit({ type: 'setOption', sheetId, key, option: { label: event.currentTarget.value } })
-            }
-            fontFamily="spoken"
+            most={longestLabel}
             fontSize="17px"
-            h="7"
-            px="0.5"
             minW="80px"
             maxW="380px"
-            w="auto"
-            css={{ fieldSizing: 'content' }}
-            border="0"
-            borderBottomWidth="1px"
-            borderStyle="dashed"
-            borderColor="petrol.emphasized"
-            borderRadius="2px"
-            bg="transparent"
+            onChange={(next) => edit({ type: 'setOption', sheetId, key, option: { label: next } })}
           />
           <Text as="span" truncate title={optionLine(option)}>
             {optionLine(option).replace(/^.*, press/, ', press')}
