@@ -2,10 +2,9 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startServer } from '@locutor/server/app';
-import type { Box, Person } from '@locutor/core/directory';
-import { instantOf, type Hours } from '@locutor/core/hours';
-import { usesOf, type Attendant, type Greeting, type Line } from '@locutor/core/line';
-import { proof } from '@locutor/core/proof';
+import { instantOf } from '@locutor/core/hours';
+import { usesOf, type Attendant, type Line } from '@locutor/core/line';
+import { faultsIn, proof } from '@locutor/core/proof';
 import { runTrial, type CallScript, type StaffAct } from '@locutor/core/call';
 import { asker, type Ask } from './api';
 import { makeDemo } from './make';
@@ -21,15 +20,7 @@ beforeAll(async () => {
   ask = asker(server.url);
   const [line] = await ask<Line[]>('GET', '/api/lines');
   if (!line) throw new Error('The demo has no line');
-  const { attendant } = await ask<{ attendant: Attendant }>('GET', `/api/lines/${line.id}/draft`);
-  script = {
-    attendant,
-    timeZone: line.timeZone,
-    hours: await ask<Hours>('GET', `/api/hours/${line.hoursId}`),
-    people: await ask<Person[]>('GET', '/api/people'),
-    boxes: await ask<Box[]>('GET', '/api/boxes'),
-    greetings: await ask<Greeting[]>('GET', '/api/greetings'),
-  };
+  script = await ask<CallScript>('GET', `/api/lines/${line.id}/script`);
 }, 120_000);
 
 afterAll(async () => {
@@ -39,7 +30,7 @@ afterAll(async () => {
 
 const callAt = (reading: string, keys: readonly string[], staff: StaffAct) =>
   runTrial(script, {
-    atMs: instantOf(reading, script.timeZone),
+    atMs: instantOf(reading, 'America/New_York'),
     callerNumber: 'anonymous',
     caller: keys.map((key, index) => ({ type: 'press' as const, key: key as '1', afterMs: 4000 * (index + 1) })),
     staff: () => staff,
@@ -60,12 +51,15 @@ describe('the boatyard', () => {
     expect((await ask<Line[]>('GET', '/api/lines'))[0]).toMatchObject({
       onAirVersionId: expect.stringContaining('version:'),
     });
-    expect(proof(script)).toEqual([]);
+    for (const line of script.lines) {
+      const { attendant, hours, number } = line;
+      expect(faultsIn(proof({ ...script, attendant, hours, number, today: '2026-11-23' }))).toEqual([]);
+    }
   });
 
   it('has no sheet that nothing leads to', () => {
-    const { attendant } = script;
-    expect(attendant.sheets.filter((sheet) => usesOf(attendant, sheet.id).length === 0)).toEqual([]);
+    const unused = (attendant: Attendant) => attendant.sheets.filter(({ id }) => usesOf(attendant, id).length === 0);
+    expect(script.lines.flatMap(({ attendant }) => unused(attendant))).toEqual([]);
   });
 
   it('lets a caller whose boat takes on water reach the yard at any hour', () => {
@@ -76,7 +70,7 @@ describe('the boatyard', () => {
     ] as const) {
       const answered = callAt(reading, [key], answers).find((entry) => entry.type === 'answered');
       const bram = script.people.find(({ name }) => name === 'Bram Lindqvist');
-      expect(answered).toMatchObject({ personId: bram?.id });
+      expect(answered).toMatchObject({ phone: { personId: bram?.id } });
     }
   });
 
@@ -86,6 +80,23 @@ describe('the boatyard', () => {
     );
     expect(said[0]).toBe('The front desk is at lunch until half past twelve.');
     expect(said).toContain('Thank you for calling Larkspur Cove Boatyard.');
+  });
+
+  it('hands callers over between its two lines, and speaks French on key 9', () => {
+    const [main, shed] = script.lines;
+    const toMain = runTrial(
+      { ...script, lineId: shed?.id ?? script.lineId },
+      {
+        atMs: instantOf('2026-11-24T10:00', 'America/New_York'),
+        callerNumber: 'anonymous',
+        caller: [{ type: 'press', key: '0', afterMs: 4000 }],
+        staff: () => ({ type: 'noAnswer' }),
+      },
+    ).transcript;
+    expect(toMain).toContainEqual(expect.objectContaining({ type: 'line', lineId: main?.id }));
+    expect(callAt('2026-11-23T10:00', ['9'], { type: 'noAnswer' })).toContainEqual(
+      expect.objectContaining({ type: 'said', text: 'Pour une place à quai, appuyez sur 1.' }),
+    );
   });
 
   it('lets a call that nobody answers end in a message', () => {

@@ -1,12 +1,12 @@
 import { joinPcm, phoneRateHz, readWav, writeWav } from '@locutor/core/audio';
-import type { Box, Person } from '@locutor/core/directory';
+import type { Box, CallerList, Contact, Person, Tell } from '@locutor/core/directory';
 import { periodId, weekdays, type Hours, type WeekSpan } from '@locutor/core/hours';
 import type { Attendant, Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
 import { asker, type Ask } from './api';
-import { boxNames, staff, type BoxName } from './people';
-import { boatyardAttendant, type Cast } from './script';
+import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName } from './people';
+import { boatyardAttendant, shedAttendant, type Cast } from './script';
 
 /** Makes the boatyard in an empty data folder, through the API that the application itself uses. */
 export async function makeDemo(dataDir: string): Promise<void> {
@@ -29,6 +29,9 @@ async function fill(ask: Ask, url: string): Promise<void> {
     people: staff.slice(0, 2),
   });
   for (const person of staff.slice(2)) await ask('POST', '/api/people', person);
+  await completePeople(ask);
+  for (const contact of contacts) await ask('POST', '/api/contacts', contact);
+  for (const list of callerLists) await ask('POST', '/api/caller-lists', list);
   const cast = await castOf(ask, line);
   const draft = await ask<{ revision: number }>('GET', `/api/lines/${line.id}/draft`);
   const attendant = boatyardAttendant(cast);
@@ -36,12 +39,14 @@ async function fill(ask: Ask, url: string): Promise<void> {
     revision: draft.revision,
     attendant,
   });
+  await addShed(ask, cast, line);
   await ask('POST', `/api/lines/${line.id}/versions`, { draftRevision: saved.revision });
   await speakAhead(ask, attendant);
   for (const message of messages) await leaveMessage(ask, url, cast, message);
 }
 
 async function castOf(ask: Ask, line: Line): Promise<Cast> {
+  const people = await ask<Person[]>('GET', '/api/people');
   const moorings = await ask<Greeting>('POST', '/api/greetings', {
     name: 'Moorings box',
     voice: 'slt',
@@ -49,15 +54,79 @@ async function castOf(ask: Ask, line: Line): Promise<Cast> {
   });
   for (const name of boxNames) {
     const greetingId = name === 'Moorings' ? moorings.id : null;
-    await ask('POST', '/api/boxes', { name, greetingId, longestMessageSeconds: 120 });
+    await ask('POST', '/api/boxes', { name, greetingId, tell: tellOf(name, people) });
   }
   const hours = await setHours(ask, line);
-  const [people, boxes] = [await ask<Person[]>('GET', '/api/people'), await ask<Box[]>('GET', '/api/boxes')];
+  const boxes = await ask<Box[]>('GET', '/api/boxes');
+  const outside = await ask<Contact[]>('GET', '/api/contacts');
+  const lists = await ask<CallerList[]>('GET', '/api/caller-lists');
   return {
     person: (name) => named(people, name).id,
     box: (name) => named(boxes, name).id,
     period: (name) => named(hours.periods, name).id,
+    contact: (name) => named(outside, name).id,
+    callers: (name) => named(lists, name).id,
   };
+}
+
+/** Everybody's e-mail; a mobile after the desk for those who walk the yard; and who is only there in summer. */
+async function completePeople(ask: Ask): Promise<void> {
+  const people = await ask<(Person & { revision: number })[]>('GET', '/api/people');
+  const dock = await ask<Hours>('POST', '/api/hours', fuelDockHours);
+  for (const { id, name, extension, revision } of people) {
+    const mobile = mobiles[extension] ?? '';
+    const desk = { type: 'desk', seconds: 12 };
+    const phones = mobile ? [desk, { type: 'outside', number: mobile, seconds: 20, accept: true }] : [desk];
+    const hoursId = name === 'Tobias Ferreira' ? dock.id : null;
+    const saidAs = name === 'Wendell Achterberg' ? 'Wendell Ackter-berg' : '';
+    const inDirectory = name !== 'Odile Farnsworth';
+    await ask('PATCH', `/api/people/${id}`, {
+      revision,
+      email: emailOf(name),
+      mobile,
+      phones,
+      hoursId,
+      saidAs,
+      inDirectory,
+    });
+  }
+}
+
+const dockOpen = { id: periodId.create('dockOpen'), name: 'Fuel dock open' };
+const fuelDockHours = {
+  name: 'Fuel dock',
+  periods: [dockOpen],
+  week: weekdays.map((day) => ({ periodId: dockOpen.id, day, startMin: 480, endMin: 1020 })),
+};
+
+function tellOf(name: BoxName, people: readonly Person[]): readonly Tell[] {
+  const told: Partial<Record<BoxName, string>> = {
+    Moorings: 'Priya Castellanos',
+    Parts: 'Juno Marchetti',
+    Yard: 'Bram Lindqvist',
+    Accounts: 'Hana Zielinska',
+  };
+  const who = told[name];
+  if (!who) return [];
+  return [{ personId: named(people, who).id, by: name === 'Yard' ? 'emailWithAudio' : 'email' }];
+}
+
+/** The second line, on which other hours hold. */
+async function addShed(ask: Ask, cast: Cast, main: Line): Promise<void> {
+  const shed = await ask<Line>('POST', '/api/lines', {
+    name: 'Storage shed',
+    number: '+1 207 555 0155',
+    timeZone: 'America/New_York',
+  });
+  const path = `/api/hours/${shed.hoursId}`;
+  const { periods, revision } = await ask<Hours & { revision: number }>('GET', path);
+  const open = named(periods, 'Open').id;
+  const week = [2, 4, 6].map((day) => ({ periodId: open, day, startMin: 540, endMin: day === 6 ? 720 : 960 }));
+  await ask('PUT', path, { revision, periods, week });
+  const attendant = shedAttendant(cast, open, main.id);
+  const saved = await ask<{ revision: number }>('PUT', `/api/lines/${shed.id}/draft`, { revision: 1, attendant });
+  await ask('POST', `/api/lines/${shed.id}/versions`, { draftRevision: saved.revision });
+  await speakAhead(ask, attendant);
 }
 
 /** Winter hours: weekdays with a lunch break at the front desk, and Saturday mornings. */
@@ -78,7 +147,8 @@ async function setHours(ask: Ask, line: Line): Promise<Hours> {
 async function speakAhead(ask: Ask, attendant: Attendant): Promise<void> {
   for (const sheet of attendant.sheets) {
     const texts = sheetSentences(sheet, attendant.voice).map((sentence) => sentence.text);
-    if (texts.length > 0) await ask('POST', '/api/speech', { voice: attendant.voice, texts });
+    const voice = sheet.voice ?? attendant.voice;
+    if (texts.length > 0) await ask('POST', '/api/speech', { voice, texts });
   }
 }
 

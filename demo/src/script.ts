@@ -1,12 +1,17 @@
-import type { BoxId, PersonId } from '@locutor/core/directory';
+import type { BoxId, CallerListId, ContactId, PersonId } from '@locutor/core/directory';
 import type { PeriodId } from '@locutor/core/hours';
 import {
+  messageDefaults,
+  namedPathId,
   newAnnouncement,
   newMenu,
+  ringDefaults,
   schemaVersion,
   sheetId,
   type Attendant,
   type Key,
+  type LineId,
+  type NamedPath,
   type Option,
   type Path,
 } from '@locutor/core/line';
@@ -17,6 +22,8 @@ export interface Cast {
   readonly person: (name: StaffName) => PersonId;
   readonly box: (name: BoxName) => BoxId;
   readonly period: (name: 'Open' | 'Lunch') => PeriodId;
+  readonly contact: (name: string) => ContactId;
+  readonly callers: (name: string) => CallerListId;
 }
 
 const sheets = {
@@ -26,7 +33,13 @@ const sheets = {
   afterHours: sheetId.create('afterHours'),
   fuel: sheetId.create('fuel'),
   whereWeAre: sheetId.create('whereWeAre'),
+  french: sheetId.create('french'),
+  shed: sheetId.create('shed'),
+  shedClosed: sheetId.create('shedClosed'),
 } as const;
+
+const frontDesk = namedPathId.create('frontDesk');
+const urgent = namedPathId.create('urgent');
 
 const goTo = (to: keyof typeof sheets): Path => [{ type: 'goTo', sheetId: sheets[to] }];
 const option = (key: Key, label: string, path: Path): Option => ({ key, label, readOut: true, path });
@@ -37,10 +50,13 @@ export function boatyardAttendant(cast: Cast): Attendant {
   return {
     schemaVersion,
     voice: 'slt',
-    sheets: [welcome(parts), repairs(parts), launch(parts), fuel(), whereWeAre(), afterHours(parts)],
+    sheets: [welcome(parts), repairs(parts), launch(parts), fuel(), whereWeAre(), french(parts), afterHours(parts)],
+    paths: namedPaths(parts),
     answering: {
       rules: [
+        { type: 'callers', callerListId: cast.callers('Slip holders'), path: parts.moorings },
         {
+          type: 'period',
           periodId: cast.period('Lunch'),
           path: [
             {
@@ -50,7 +66,7 @@ export function boatyardAttendant(cast: Cast): Attendant {
             ...goTo('welcome'),
           ],
         },
-        { periodId: cast.period('Open'), path: goTo('welcome') },
+        { type: 'period', periodId: cast.period('Open'), path: goTo('welcome') },
       ],
       otherwise: goTo('afterHours'),
     },
@@ -59,21 +75,44 @@ export function boatyardAttendant(cast: Cast): Attendant {
 
 type Paths = ReturnType<typeof pathsOf>;
 
-function pathsOf({ person, box }: Cast) {
-  const message = (name: BoxName): Path => [{ type: 'takeMessage', boxId: box(name) }];
+function pathsOf({ person, box, contact }: Cast) {
+  const message = (name: BoxName): Path => [{ type: 'takeMessage', boxId: box(name), ...messageDefaults }];
   const ring = (names: readonly StaffName[], seconds: number): Path =>
-    names.map((name) => ({ type: 'ring', personId: person(name), seconds }));
+    names.map((name) => ({ ...ringDefaults, type: 'ring', personId: person(name), seconds }));
+  const harborMaster = { type: 'contact', contactId: contact('Harbor master') } as const;
   return {
     message,
-    frontDesk: [...ring(['Noor Haldane', 'Effie Brannigan'], 18), ...message('Office')],
+    frontDesk: [{ type: 'followPath', pathId: frontDesk }],
+    frontDeskSteps: [...ring(['Noor Haldane', 'Effie Brannigan'], 18), ...message('Office')],
+    urgent: [{ type: 'followPath', pathId: urgent }],
+    urgentSteps: [
+      { type: 'say', spoken: { type: 'typed', words: 'Stay on the line. We are calling the yard.' } },
+      ...ring(['Bram Lindqvist', 'Mateo O’Dowd', 'Cormac Adeyemi'], 24),
+      {
+        ...ringDefaults,
+        type: 'ringOutside',
+        to: harborMaster,
+        accept: false,
+        seconds: 24,
+        before: 'Nobody at the yard answers yet. We are calling the harbor master.',
+      },
+      ...message('Yard'),
+    ],
     moorings: [...ring(['Priya Castellanos', 'Wendell Achterberg'], 18), ...message('Moorings')],
     parts: [...ring(['Juno Marchetti', 'Silas Pemberton-Roy'], 18), ...message('Parts')],
     accounts: [...ring(['Hana Zielinska'], 24), ...message('Accounts')],
     engines: [...ring(['Mateo O’Dowd', 'Cormac Adeyemi'], 18), ...message('Yard')],
     rigging: [...ring(['Ingrid Vasquez-Thorne'], 24), ...message('Yard')],
     haulOut: [...ring(['Bram Lindqvist'], 30), ...message('Yard')],
-    urgent: [...ring(['Bram Lindqvist', 'Mateo O’Dowd', 'Cormac Adeyemi'], 24), ...message('Yard')],
-  } as const;
+  } as const satisfies Record<string, Path | ((name: BoxName) => Path)>;
+}
+
+/** Written once, followed from several keys. */
+function namedPaths(paths: Paths): readonly NamedPath[] {
+  return [
+    { id: frontDesk, name: 'Front desk', steps: paths.frontDeskSteps },
+    { id: urgent, name: 'Boat in trouble', steps: paths.urgentSteps },
+  ];
 }
 
 function welcome(paths: Paths) {
@@ -81,7 +120,9 @@ function welcome(paths: Paths) {
     ...newMenu(sheets.welcome, 'Welcome'),
     openingWords: 'Thank you for calling Larkspur Cove Boatyard.',
     options: welcomeOptions(paths),
-    closingWords: 'If a boat is taking on water at its mooring, press star now.',
+    extensions: { waitSeconds: 2 },
+    speech: true,
+    closingWords: 'Pour le français, le 9. If a boat is taking on water at its mooring, press star now.',
     silencePath: paths.frontDesk,
     wrongKeyPath: paths.frontDesk,
   };
@@ -95,7 +136,12 @@ function welcomeOptions(paths: Paths): readonly Option[] {
     option('4', 'fuel dock hours and depth', goTo('fuel')),
     option('5', 'accounts', paths.accounts),
     { ...option('7', 'where we are', goTo('whereWeAre')), readOut: false },
+    option('8', 'to find somebody by name', [
+      { type: 'searchByName', by: 'lastName', seconds: 24 },
+      ...paths.frontDesk,
+    ]),
     option('0', 'the front desk', paths.frontDesk),
+    { ...option('9', 'le français', goTo('french')), readOut: false },
     // Said in the closing words, with the urgency that the read-out cannot give it.
     { key: '*', label: 'a boat taking on water', readOut: false, path: paths.urgent },
   ];
@@ -109,7 +155,7 @@ function repairs(paths: Paths) {
       option('1', 'haul-out and launch dates', goTo('launch')),
       option('2', 'engines', paths.engines),
       option('3', 'rigging', paths.rigging),
-      option('9', 'to go back', goTo('welcome')),
+      option('9', 'to go back', [{ type: 'back' }]),
     ],
     closingWords: 'Or stay on the line for the yard foreman.',
     silentRounds: 1,
@@ -125,7 +171,7 @@ function launch(paths: Paths) {
     options: [
       option('1', 'to ask for a date', paths.haulOut),
       option('2', 'to leave your boat’s name and a number', paths.message('Yard')),
-      option('9', 'to go back', goTo('repairs')),
+      option('9', 'to go back', [{ type: 'back' }]),
     ],
     silencePath: paths.message('Yard'),
     wrongKeyPath: paths.message('Yard'),
@@ -167,5 +213,66 @@ function afterHours(paths: Paths) {
     silentRounds: 1,
     silencePath: message,
     wrongKeyPath: message,
+  };
+}
+
+/** For visitors from Quebec. */
+function french(paths: Paths) {
+  return {
+    ...newMenu(sheets.french, 'Bienvenue'),
+    voice: 'frWoman' as const,
+    openingWords: 'Bienvenue au chantier naval de Larkspur Cove.',
+    options: [
+      option('1', 'une place à quai', paths.moorings),
+      option('2', 'les réparations', paths.haulOut),
+      option('0', 'l’accueil', paths.frontDesk),
+      option('9', 'revenir à l’anglais', [{ type: 'back' }]),
+    ],
+    closingWords: 'Ou restez en ligne.',
+    silenceWords: 'Êtes-vous toujours là ?',
+    wrongKeyWords: 'Désolé, cette touche ne sert à rien ici.',
+    silencePath: paths.frontDesk,
+    wrongKeyPath: paths.frontDesk,
+  };
+}
+
+/** The attendant of the winter-storage shed across the river; what it does not know it hands over to the main line. */
+export function shedAttendant(
+  { person, box }: Pick<Cast, 'person' | 'box'>,
+  open: PeriodId,
+  mainLine: LineId,
+): Attendant {
+  const message: Path = [{ type: 'takeMessage', boxId: box('Winter storage'), ...messageDefaults }];
+  const storage: Path = (['Lucienne Abara', 'Anselm Drury'] as const).map((name) => ({
+    ...ringDefaults,
+    type: 'ring',
+    personId: person(name),
+    seconds: 18,
+  }));
+  const menu = {
+    ...newMenu(sheets.shed, 'Storage shed'),
+    openingWords: 'This is the winter storage shed of Larkspur Cove Boatyard.',
+    options: [
+      option('1', 'to see your boat or fetch something from it', [...storage, ...message]),
+      option('2', 'a place for next winter', message),
+      option('0', 'the boatyard', [{ type: 'toLine', lineId: mainLine }]),
+    ],
+    silencePath: [...storage, ...message],
+    wrongKeyPath: message,
+  };
+  const closed = {
+    ...newAnnouncement(sheets.shedClosed, 'Shed closed'),
+    words: 'The storage shed is open on Tuesday and Thursday, and on Saturday morning.',
+    afterPath: [{ type: 'toLine', lineId: mainLine }],
+  } as const;
+  return {
+    schemaVersion,
+    voice: 'rms',
+    sheets: [menu, closed],
+    paths: [],
+    answering: {
+      rules: [{ type: 'period', periodId: open, path: goTo('shed') }],
+      otherwise: goTo('shedClosed'),
+    },
   };
 }

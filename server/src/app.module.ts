@@ -4,7 +4,9 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccessGuard } from './access/accessGuard';
 import { AudioModule } from './audio/audio.module';
 import { BoxesModule } from './boxes/boxes.module';
+import { CallerListsModule } from './callerLists/callerLists.module';
 import type { Config } from './config';
+import { ContactsModule } from './contacts/contacts.module';
 import { dataSourceOptions } from './database/dataSource';
 import { DraftsModule } from './drafts/drafts.module';
 import { GreetingsModule } from './greetings/greetings.module';
@@ -17,6 +19,7 @@ import { ProblemFilter } from './problems/problemFilter';
 import { validation } from './problems/validation';
 import { SpeechModule } from './speech/speech.module';
 import { StartModule } from './start/start.module';
+import { TrialsModule } from './trials/trials.module';
 import { UsesModule } from './uses/uses.module';
 import { VersionsModule } from './versions/versions.module';
 
@@ -36,9 +39,12 @@ export class AppModule {
         HoursModule,
         PeopleModule,
         BoxesModule,
+        ContactsModule,
+        CallerListsModule,
         GreetingsModule,
         MessagesModule,
         SpeechModule,
+        TrialsModule,
       ],
       controllers: [HealthController],
       providers: [

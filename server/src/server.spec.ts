@@ -191,7 +191,10 @@ describe('people, boxes and greetings', () => {
   it('keep extensions unique, also when a deletion is taken back', async () => {
     const { body: ada } = await ask('post', '/api/people', { name: 'Ada', extension: '230' });
     const twice = await ask('post', '/api/people', { name: 'Bo', extension: '230' });
-    expect(twice).toMatchObject({ status: 409, body: { detail: 'Extension 230 is Ada’s already. Choose another.' } });
+    expect(twice).toMatchObject({
+      status: 409,
+      body: { detail: 'Extension 230 is Ada’s already. Choose another for Bo.' },
+    });
     await ask('delete', `/api/people/${ada.id}`);
     await ask('post', '/api/people', { name: 'Bo', extension: '230' });
     expect((await ask('post', `/api/people/${ada.id}/restore`)).status).toBe(409);

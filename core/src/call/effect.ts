@@ -1,5 +1,6 @@
-import type { BoxId, PersonId } from '../directory';
+import type { BoxId, E164, PersonId, Tell } from '../directory';
 import type { Sentence } from '../speech';
+import type { OutsideTarget } from './state';
 import type { TranscriptEntry } from './transcript';
 
 /** One thing to be heard. */
@@ -8,28 +9,53 @@ export type PlayItem =
   /** The tone after which a message is spoken. */
   | { readonly type: 'beep' };
 
+/** The very phone that rings. */
+export type RungPhone =
+  | {
+      readonly type: 'person';
+      readonly personId: PersonId;
+      /** The number of an outside phone of theirs; null for the one on their desk. */
+      readonly number: E164 | null;
+    }
+  | OutsideTarget;
+
 /** Play these one after the other; report `playEnded` when all were heard. */
-export type Play = { readonly type: 'play'; readonly playId: string; readonly items: readonly PlayItem[] };
-export type StopPlaying = { readonly type: 'stopPlaying'; readonly playId: string };
+export type Play = { readonly type: 'play'; readonly playId: number; readonly items: readonly PlayItem[] };
+export type StopPlaying = { readonly type: 'stopPlaying'; readonly playId: number };
 /** Report `timePassed` after this long, unless stopped before. */
-export type StartTimer = { readonly type: 'startTimer'; readonly timerId: string; readonly afterMs: number };
-export type StopTimer = { readonly type: 'stopTimer'; readonly timerId: string };
-/** Ring a person's phone, and let the caller hear ringback. */
+export type StartTimer = { readonly type: 'startTimer'; readonly timerId: number; readonly afterMs: number };
+export type StopTimer = { readonly type: 'stopTimer'; readonly timerId: number };
+/** Ring a phone; the caller hears the items over and over meanwhile, or the ringback tone when there are none. */
 export type Ring = {
   readonly type: 'ring';
-  readonly ringId: string;
-  readonly personId: PersonId;
-  readonly seconds: number;
+  readonly ringId: number;
+  readonly phone: RungPhone;
+  /** How long it rings at most, in ms; null with no limit. */
+  readonly forMs: number | null;
+  readonly hear: readonly PlayItem[];
 };
-export type StopRinging = { readonly type: 'stopRinging'; readonly ringId: string };
-export type Connect = { readonly type: 'connect'; readonly personId: PersonId };
-export type StartRecording = { readonly type: 'startRecording'; readonly recordingId: string };
+export type StopRinging = { readonly type: 'stopRinging'; readonly ringId: number };
+/** Say these to the one who answered; the caller goes on hearing it ring. Report their key with `staffPressed`. */
+export type AskToAccept = {
+  readonly type: 'askToAccept';
+  readonly ringId: number;
+  readonly items: readonly PlayItem[];
+};
+export type Connect = { readonly type: 'connect'; readonly phone: RungPhone };
+/** Hand the call over for good; it leaves the line. */
+export type HandOver = { readonly type: 'handOver'; readonly target: OutsideTarget };
+export type StartRecording = { readonly type: 'startRecording'; readonly recordingId: number };
 /** Stop; when `keepIn` is a box the recording is a message for it, otherwise it is thrown away. */
 export type StopRecording = {
   readonly type: 'stopRecording';
-  readonly recordingId: string;
+  readonly recordingId: number;
   readonly keepIn: BoxId | null;
+  /** Who is told of the message. */
+  readonly tell: readonly Tell[];
 };
+/** Record both sides of the call from here on. */
+export type StartCallRecording = { readonly type: 'startCallRecording'; readonly recordingId: number };
+export type StopCallRecording = { readonly type: 'stopCallRecording'; readonly recordingId: number };
 /** A line of the transcript. */
 export type Note = { readonly type: 'note'; readonly entry: TranscriptEntry };
 /** The call is over; nothing follows. */
@@ -43,8 +69,12 @@ export type CallEffect =
   | StopTimer
   | Ring
   | StopRinging
+  | AskToAccept
   | Connect
+  | HandOver
   | StartRecording
   | StopRecording
+  | StartCallRecording
+  | StopCallRecording
   | Note
   | HangUp;

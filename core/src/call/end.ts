@@ -1,15 +1,31 @@
 import { unreachable } from '../result';
-import { stopRecording } from './recording';
-import { note, setPhase, type Run } from './run';
+import { stopMessage } from './message';
+import { note, setPhase, stopPlaying, stopTimer, type Run } from './run';
 import type { EndReason } from './transcript';
 
 /** Ends the call and stops whatever is playing, ringing, timed or recorded. A message under way is kept. */
 export function endCall(run: Run, reason: EndReason): void {
   stopWhatGoesOn(run);
-  run.effects.push({ type: 'stopTimer', timerId: run.state.callTimerId });
+  stopCallRecording(run);
+  stopTimer(run, run.state.callTimerId || null);
   note(run, { type: 'ended', reason });
   run.effects.push({ type: 'hangUp' });
   setPhase(run, { type: 'ended', reason });
+}
+
+/** Starts recording both sides, if that is not done already. */
+export function startCallRecording(run: Run, recordingId: number): void {
+  run.state.callRecordingId = recordingId;
+  run.effects.push({ type: 'startCallRecording', recordingId });
+  note(run, { type: 'callRecording', on: true });
+}
+
+export function stopCallRecording(run: Run): void {
+  const recordingId = run.state.callRecordingId;
+  if (recordingId === null) return;
+  run.state.callRecordingId = null;
+  run.effects.push({ type: 'stopCallRecording', recordingId });
+  note(run, { type: 'callRecording', on: false });
 }
 
 function stopWhatGoesOn(run: Run): void {
@@ -17,18 +33,19 @@ function stopWhatGoesOn(run: Run): void {
   switch (phase.type) {
     case 'saying':
     case 'menuSpeaking':
+    case 'askSpeaking':
     case 'boxGreeting':
-      run.effects.push({ type: 'stopPlaying', playId: phase.playId });
-      return;
+      return stopPlaying(run, phase.playId);
     case 'menuWaiting':
-      run.effects.push({ type: 'stopTimer', timerId: phase.timerId });
-      return;
+    case 'menuDialling':
+    case 'askWaiting':
+      return stopTimer(run, phase.timerId);
     case 'ringing':
-      run.effects.push({ type: 'stopRinging', ringId: phase.ringId }, { type: 'stopTimer', timerId: phase.timerId });
-      return;
+    case 'accepting':
+      run.effects.push({ type: 'stopRinging', ringId: phase.ringId });
+      return stopTimer(run, phase.timerId);
     case 'recording':
-      stopRecording(run, phase);
-      return;
+      return stopMessage(run, phase);
     case 'idle':
     case 'connected':
     case 'ended':

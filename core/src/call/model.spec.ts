@@ -1,14 +1,16 @@
 import fc from 'fast-check';
 import { anyScript } from '../testing/anyScript';
 import { closedMoment, openMoment } from '../testing/boatyard';
-import { answersAt } from '../hours';
-import { findSheet, keys, pathAt, sheetOfSlot, type Key, type Slot } from '../line';
-import { sheetSentences, splitSentences } from '../speech';
-import { callLimits } from './defaults';
+import { findByKeypad, isInList, readPhoneNumber, type Person } from '../directory';
+import { answersAt, isWorkingAt } from '../hours';
+import { findSheet, keys, pathAt, type Key, type LineId, type Menu, type Path, type SheetId, type Slot } from '../line';
+import { phrasesOf, sheetSentences, splitSentences } from '../speech';
+import { callLimits } from './limits';
 import { idleCall, type CallState } from './state';
 import { step } from './step';
+import { transcriptOf } from './transcript';
 import type { CallEvent } from './event';
-import type { CallScript } from './script';
+import type { CallScript, LineScript } from './script';
 
 /**
  * The rules of a call told a second time, as plainly as can be: no plays, no timers, only what a caller does whenever
@@ -17,115 +19,354 @@ import type { CallScript } from './script';
 type Turn = { readonly type: 'key'; readonly key: Key } | { readonly type: 'silence' };
 type Staff = 'answers' | 'isBusy' | 'doesNotAnswer';
 
-interface Told {
-  readonly story: string[];
-  readonly turns: Turn[];
-  readonly staff: Staff;
-  sheetsWithoutKey: number;
-}
+/** Thrown when the story is over. */
+const over = Symbol('over');
 
-function tell(script: CallScript, atMs: number, turns: readonly Turn[], staff: Staff): readonly string[] {
-  const told: Told = { story: [], turns: [...turns], staff, sheetsWithoutKey: 0 };
-  const answer = answersAt(script.attendant.answering.rules, script.hours, script.timeZone, atMs);
-  const slot: Slot = answer.type === 'period' ? { type: 'period', periodId: answer.periodId } : answer;
-  tellPath(script, slot, told);
-  return told.story;
-}
+class Teller {
+  readonly story: string[] = [];
+  private line: LineScript;
+  private sheet: SheetId | null = null;
+  private menus: SheetId[] = [];
+  private turnsWithoutKey = 0;
+  private recorded = false;
 
-function tellPath(script: CallScript, slot: Slot, told: Told): void {
-  const { attendant, people, boxes } = script;
-  for (const each of pathAt(attendant, slot) ?? []) {
-    switch (each.type) {
-      case 'ring': {
-        if (!people.some((person) => person.id === each.personId)) break;
-        told.story.push(`ring ${each.personId} ${each.seconds}`);
-        if (told.staff === 'answers') return void told.story.push('talk');
-        break;
+  constructor(
+    private readonly script: CallScript,
+    private readonly atMs: number,
+    private readonly caller: string,
+    private readonly turns: Turn[],
+    private readonly staff: Staff,
+  ) {
+    this.line = this.lineNamed(script.lineId) as LineScript;
+  }
+
+  tell(): readonly string[] {
+    try {
+      const blocked = this.script.callerLists.some((list) => list.kind === 'blocked' && isInList(list, this.caller));
+      if (blocked) this.end('blocked');
+      this.answer();
+    } catch (thrown) {
+      if (thrown !== over) throw thrown;
+    }
+    return this.story;
+  }
+
+  private answer(): never {
+    const { attendant, hours, timeZone } = this.line;
+    for (const rule of attendant.answering.rules) {
+      if (rule.type === 'callers') {
+        const list = this.script.callerLists.find(({ id }) => id === rule.callerListId);
+        if (list && isInList(list, this.caller)) return this.takeAll(rule.path);
+      } else if (answersAt([rule], hours, timeZone, this.atMs).type === 'period') return this.takeAll(rule.path);
+    }
+    return this.takeAll(attendant.answering.otherwise);
+  }
+
+  /** A path that nobody goes on after. */
+  private takeAll(path: Path): never {
+    this.take(path);
+    return this.end('nothing more');
+  }
+
+  private takeSlot(slot: Slot): never {
+    return this.takeAll(pathAt(this.line.attendant, slot) ?? []);
+  }
+
+  private take(path: Path): void {
+    for (const each of path) {
+      switch (each.type) {
+        case 'ring': {
+          const person = this.script.people.find(({ id }) => id === each.personId);
+          if (!person || !this.works(person)) break;
+          this.say(each.before);
+          this.ringPerson(person, each.seconds);
+          break;
+        }
+        case 'ringOutside': {
+          const number = this.outside(each.to);
+          if (!number) break;
+          this.say(each.before);
+          this.story.push(`ring ${number}`);
+          if (this.staff === 'answers') this.end('talk');
+          if (this.staff === 'doesNotAnswer' && each.seconds === null) this.end('rings for ever');
+          break;
+        }
+        case 'handOver': {
+          const number = this.outside(each.to);
+          if (!number) break;
+          this.say(each.before);
+          this.end(`handed to ${number}`);
+          break;
+        }
+        case 'toLine': {
+          const line = this.lineNamed(each.lineId);
+          if (!line) break;
+          this.turn();
+          this.line = line;
+          this.sheet = null;
+          this.menus = [];
+          this.answer();
+          break;
+        }
+        case 'say':
+          if (each.spoken.type === 'typed') this.say(each.spoken.words);
+          break;
+        case 'takeMessage':
+          if (this.script.boxes.some((box) => box.id === each.boxId)) this.end(`message ${each.boxId}`);
+          break;
+        case 'goTo':
+          if (findSheet(this.line.attendant, each.sheetId)) this.enter(each.sheetId);
+          break;
+        case 'back': {
+          const inMenu = this.menus.at(-1) === this.sheet;
+          const previous = this.menus.at(inMenu ? -2 : -1);
+          if (!previous) break;
+          if (inMenu) this.menus.pop();
+          this.enter(previous);
+          break;
+        }
+        case 'sayAgain':
+          if (this.sheet) this.enter(this.sheet);
+          break;
+        case 'searchByName':
+          this.search(each.by, each.seconds);
+          break;
+        case 'askExtension':
+          this.askExtension(each.seconds);
+          break;
+        case 'followPath': {
+          const named = this.line.attendant.paths.find(({ id }) => id === each.pathId);
+          if (!named) break;
+          this.turn();
+          this.take(named.steps);
+          break;
+        }
+        case 'record':
+          if (this.recorded !== each.on) this.story.push(each.on ? 'recorded' : 'not recorded');
+          this.recorded = each.on;
+          break;
+        case 'hangUp':
+          this.say(each.words);
+          this.end('hang up');
       }
-      case 'say':
-        if (each.spoken.type === 'typed') told.story.push(...said(each.spoken.words));
-        break;
-      case 'takeMessage':
-        if (boxes.some((box) => box.id === each.boxId)) return void told.story.push(`message ${each.boxId}`);
-        break;
-      case 'goTo':
-        if (findSheet(attendant, each.sheetId)) return tellSheet(script, each.sheetId, told);
-        break;
-      case 'sayAgain': {
-        const sheetId = sheetOfSlot(slot);
-        if (sheetId) return tellSheet(script, sheetId, told);
-        break;
-      }
-      case 'hangUp':
-        return void told.story.push(...said(each.words), 'hang up');
     }
   }
-  told.story.push('nothing more');
-}
 
-function tellSheet(script: CallScript, sheetId: Parameters<typeof findSheet>[1], told: Told): void {
-  const sheet = findSheet(script.attendant, sheetId);
-  if (!sheet) throw new Error('a sheet that is not there was entered');
-  told.sheetsWithoutKey += 1;
-  if (told.sheetsWithoutKey > callLimits.mostSheetsWithoutKey) return void told.story.push('circle');
-  const words = sheetSentences(sheet, 'slt').map(({ text }) => `say ${text}`);
-  if (sheet.type === 'announcement') {
-    told.story.push(...words);
-    return tellPath(script, { type: 'after', sheetId }, told);
-  }
-  let [silent, wrong] = [0, 0];
-  for (;;) {
-    told.story.push(...words);
-    const turn = told.turns.shift() ?? { type: 'silence' };
-    if (turn.type === 'silence') {
-      silent += 1;
-      if (silent >= sheet.silentRounds) return tellPath(script, { type: 'silence', sheetId }, told);
-      told.story.push(...said(sheet.silenceWords));
-    } else {
-      told.sheetsWithoutKey = 0;
-      if (sheet.options.some((option) => option.key === turn.key)) {
-        return tellPath(script, { type: 'key', sheetId, key: turn.key }, told);
+  private enter(sheetId: SheetId): never {
+    this.turn();
+    const sheet = findSheet(this.line.attendant, sheetId);
+    if (!sheet) throw new Error('a sheet that is not there was entered');
+    this.sheet = sheetId;
+    const words = sheetSentences(sheet, this.line.attendant.voice).map(({ text }) => `say ${text}`);
+    if (sheet.type === 'announcement') {
+      this.story.push(...words);
+      return this.takeSlot({ type: 'after', sheetId });
+    }
+    if (this.menus.at(-1) !== sheetId) this.menus.push(sheetId);
+    let [silent, wrong] = [0, 0];
+    for (;;) {
+      this.story.push(...words);
+      const turn = this.nextTurn();
+      if (turn.type === 'silence') {
+        silent += 1;
+        if (silent >= sheet.silentRounds) return this.takeSlot({ type: 'silence', sheetId });
+        this.say(sheet.silenceWords);
+        continue;
       }
+      const option = this.dialInMenu(sheet, turn.key);
+      if (option) return this.takeSlot({ type: 'key', sheetId, key: option });
       wrong += 1;
-      if (wrong >= sheet.wrongKeys) return tellPath(script, { type: 'wrongKey', sheetId }, told);
-      told.story.push(...said(sheet.wrongKeyWords));
+      if (wrong >= sheet.wrongKeys) return this.takeSlot({ type: 'wrongKey', sheetId });
+      this.say(sheet.wrongKeyWords);
     }
+  }
+
+  /** The option that a key, perhaps with more digits after it, means; undefined when it means nothing. */
+  private dialInMenu(menu: Menu, key: Key): Key | undefined {
+    let digits: string = key;
+    const begins = (): boolean =>
+      this.script.people.some(({ extension }) => extension.startsWith(digits) && extension !== digits);
+    const longest = Math.max(...this.script.people.map(({ extension }) => extension.length));
+    while (menu.extensions && (digits.length > 1 || begins()) && digits.length < longest) {
+      const turn = this.nextTurn();
+      if (turn.type === 'silence' || turn.key === '#' || turn.key === '*') break;
+      digits += turn.key;
+    }
+    if (digits.length === 1) return menu.options.find((option) => option.key === digits)?.key;
+    const person = this.script.people.find(({ extension }) => extension === digits);
+    if (!person) return undefined;
+    if (this.works(person)) this.ringPerson(person, 24);
+    const box = this.script.boxes.find(({ ownerId }) => ownerId === person.id);
+    if (box) this.end(`message ${box.id}`);
+    return this.enter(menu.id);
+  }
+
+  private search(by: 'firstName' | 'lastName' | 'eitherName', seconds: number): void {
+    for (let asked = 0; asked < 3; asked += 1) {
+      this.story.push('spell');
+      const digits = this.gather((typed) => typed.length >= 3);
+      if (digits === 'given up') return;
+      if (digits === '') continue;
+      const found = findByKeypad(this.script.people, digits, by);
+      if (found.length > 1) return this.choose(found, seconds);
+      const [person] = found;
+      if (person) return this.ringFound(person, seconds);
+    }
+  }
+
+  private choose(found: readonly Person[], seconds: number): void {
+    for (let asked = 0; asked < 3; asked += 1) {
+      this.story.push(`choose ${found.length}`);
+      const digits = this.gather(() => true);
+      if (digits === 'given up') return;
+      const person = found[Number(digits) - 1];
+      if (digits !== '' && person) return this.ringFound(person, seconds);
+    }
+  }
+
+  private askExtension(seconds: number): void {
+    const { people } = this.script;
+    for (let asked = 0; asked < 3; asked += 1) {
+      this.story.push('dial');
+      const digits = this.gather((typed) => typed.length >= 3);
+      if (digits === 'given up') return;
+      const person = people.find(({ extension }) => extension === digits);
+      if (person) return this.ringFound(person, seconds);
+    }
+  }
+
+  private gather(isDone: (typed: string) => boolean): string {
+    let typed = '';
+    while (typed === '' || !isDone(typed)) {
+      const turn = this.nextTurn();
+      if (turn.type === 'silence') return typed;
+      if (turn.key === '*') return 'given up';
+      if (turn.key === '#') return typed;
+      typed += turn.key;
+    }
+    return typed;
+  }
+
+  private ringFound(person: Person, seconds: number): void {
+    if (this.works(person)) this.ringPerson(person, seconds);
+  }
+
+  private ringPerson(person: Person, seconds: number | null): void {
+    let left = seconds ?? Infinity;
+    person.phones.forEach((phone, index) => {
+      if (left <= 0) return;
+      this.story.push(`ring ${person.id} ${phone.type}`);
+      if (this.staff === 'answers') this.end('talk');
+      if (this.staff === 'isBusy') return;
+      const isLast = index === person.phones.length - 1;
+      if (isLast && left === Infinity) this.end('rings for ever');
+      left -= isLast ? left : Math.min(left, phone.seconds);
+    });
+  }
+
+  private works({ hoursId }: Person): boolean {
+    const hours = this.script.hours.find(({ id }) => id === hoursId);
+    return !hours || isWorkingAt(hours, this.line.timeZone, this.atMs);
+  }
+
+  private outside(to: { type: 'contact'; contactId: string } | { type: 'number'; number: string }): string | undefined {
+    const contact = to.type === 'contact' ? this.script.contacts.find(({ id }) => id === to.contactId) : undefined;
+    const read = readPhoneNumber(to.type === 'contact' ? (contact?.number ?? '') : to.number);
+    return read.ok && read.value !== this.line.number ? read.value : undefined;
+  }
+
+  private lineNamed(id: LineId): LineScript | undefined {
+    return this.script.lines.find((line) => line.id === id);
+  }
+
+  private nextTurn(): Turn {
+    const turn = this.turns.shift() ?? { type: 'silence' };
+    if (turn.type === 'key') this.turnsWithoutKey = 0;
+    return turn;
+  }
+
+  private turn(): void {
+    this.turnsWithoutKey += 1;
+    if (this.turnsWithoutKey > callLimits.mostTurnsWithoutKey) this.end('circle');
+  }
+
+  private say(words: string): void {
+    this.story.push(...splitSentences(words).map((text) => `say ${text}`));
+  }
+
+  private end(how: string): never {
+    const stops = this.recorded ? ['not recorded'] : [];
+    if (how === 'hang up') this.story.push(...stops, how);
+    else if (how.startsWith('handed')) this.story.push(how, ...stops);
+    else this.story.push(how);
+    throw over;
   }
 }
 
-const said = (words: string): readonly string[] => splitSentences(words).map((text) => `say ${text}`);
+const ownWords = ['slt', 'frWoman'] as const;
+const asked = new Map(
+  ownWords.flatMap((voice) => {
+    const { dialExtension, spellName } = phrasesOf(voice);
+    const spelling = (['lastName', 'firstName', 'eitherName'] as const).map(
+      (part) => [spellName(part), 'spell'] as const,
+    );
+    return [...spelling, [dialExtension, 'dial'] as const];
+  }),
+);
 
 /** Drives the machine: whatever it waits for happens, and the caller takes their next turn when a key is waited for. */
-function drive(script: CallScript, atMs: number, turns: readonly Turn[], staff: Staff): readonly string[] {
+function drive(script: CallScript, atMs: number, callerNumber: string, turns: Turn[], staff: Staff): readonly string[] {
   const story: string[] = [];
-  const left = [...turns];
   let state: CallState = idleCall;
-  let event: CallEvent | null = { type: 'dialled', atMs, callerNumber: 'anonymous' };
+  let event: CallEvent | null = { type: 'dialled', atMs, callerNumber };
   while (event) {
     const result = step(script, state, event);
+    const nowMs: number = event.atMs;
     state = result.state;
-    for (const effect of result.effects) {
-      if (effect.type !== 'note') continue;
-      const { entry } = effect;
-      if (entry.type === 'said' && entry.source.type !== 'box' && entry.source.type !== 'line')
-        story.push(`say ${entry.text}`);
-      if (entry.type === 'ringing') story.push(`ring ${entry.personId} ${entry.seconds}`);
+    const { phase } = state;
+    const rung = result.effects.find((effect) => effect.type === 'ring');
+    for (const entry of transcriptOf(result.effects, atMs)) {
+      if (entry.type === 'said') {
+        const { source, text } = entry;
+        if (source.type !== 'box' && source.type !== 'line') story.push(`say ${text}`);
+        else if (asked.has(text)) story.push(asked.get(text) ?? '');
+      }
+      if (entry.type === 'ringing') {
+        const { phone } = entry;
+        story.push(
+          phone.type === 'outside'
+            ? `ring ${phone.number}`
+            : `ring ${phone.personId} ${phone.number === null ? 'desk' : 'outside'}`,
+        );
+      }
       if (entry.type === 'answered') story.push('talk');
+      if (entry.type === 'handedOver') story.push(`handed to ${entry.target.number}`);
+      if (entry.type === 'callRecording') story.push(entry.on ? 'recorded' : 'not recorded');
     }
-    event = nextEvent(state, atMs, left, staff, story);
+    if (phase.type === 'askSpeaking' && phase.ask.what === 'choice') story.push(`choose ${phase.ask.matches.length}`);
+    event = nextEvent(state, { atMs, rungUntilMs: nowMs + (rung?.forMs ?? 0) }, turns, staff, story);
   }
   return story;
 }
 
-function nextEvent({ phase }: CallState, atMs: number, left: Turn[], staff: Staff, story: string[]): CallEvent | null {
+function nextEvent(
+  { phase }: CallState,
+  { atMs, rungUntilMs }: { readonly atMs: number; readonly rungUntilMs: number },
+  left: Turn[],
+  staff: Staff,
+  story: string[],
+): CallEvent | null {
   switch (phase.type) {
     case 'saying':
       if (phase.next.type === 'end' && phase.next.reason === 'circle') return endWith(story, 'circle');
       if (phase.next.type === 'end' && phase.next.reason === 'pathRanOut') return endWith(story, 'nothing more');
       return { type: 'playEnded', atMs, playId: phase.playId };
     case 'menuSpeaking':
+    case 'askSpeaking':
       return { type: 'playEnded', atMs, playId: phase.playId };
-    case 'menuWaiting': {
+    case 'menuWaiting':
+    case 'menuDialling':
+    case 'askWaiting': {
       const turn = left.shift() ?? { type: 'silence' };
       return turn.type === 'silence'
         ? { type: 'timePassed', atMs, timerId: phase.timerId }
@@ -134,11 +375,15 @@ function nextEvent({ phase }: CallState, atMs: number, left: Turn[], staff: Staf
     case 'ringing':
       if (staff === 'answers') return { type: 'staffAnswered', atMs, ringId: phase.ringId };
       if (staff === 'isBusy') return { type: 'staffBusy', atMs, ringId: phase.ringId };
-      return { type: 'timePassed', atMs, timerId: phase.timerId };
+      if (phase.timerId === null) return endWith(story, 'rings for ever');
+      return { type: 'timePassed', atMs: rungUntilMs, timerId: phase.timerId };
+    case 'accepting':
+      return { type: 'staffPressed', atMs, key: '1' };
     case 'boxGreeting':
       return endWith(story, `message ${phase.boxId}`);
     case 'ended':
-      return phase.reason === 'hungUp' ? endWith(story, 'hang up') : null;
+      if (phase.reason === 'hungUp') return endWith(story, 'hang up');
+      return phase.reason === 'blocked' ? endWith(story, 'blocked') : null;
     case 'idle':
     case 'connected':
     case 'recording':
@@ -154,21 +399,24 @@ function endWith(story: string[], last: string): null {
 describe('the call machine and the rules told a second time', () => {
   const turn: fc.Arbitrary<Turn> = fc.oneof(
     fc.constantFrom(...keys).map((key) => ({ type: 'key' as const, key })),
+    fc.constantFrom<Key>('2', '0', '6', '1', '4').map((key) => ({ type: 'key' as const, key })),
     fc.constant({ type: 'silence' as const }),
   );
 
-  it('agree on any attendant, for any caller, whoever answers', () => {
+  it('agree on any lines, for any caller, whoever answers', () => {
     fc.assert(
       fc.property(
         anyScript,
         fc.constantFrom(openMoment, closedMoment),
-        fc.array(turn, { maxLength: 8 }),
+        fc.constantFrom('anonymous', '+12075550178', '+12075550171', '+12075550182', '+12075550199'),
+        fc.array(turn, { maxLength: 10 }),
         fc.constantFrom<Staff>('answers', 'isBusy', 'doesNotAnswer'),
-        (script, atMs, turns, staff) => {
-          expect(drive(script, atMs, turns, staff)).toEqual(tell(script, atMs, turns, staff));
+        (script, atMs, callerNumber, turns, staff) => {
+          const told = new Teller(script, atMs, callerNumber, [...turns], staff).tell();
+          expect(drive(script, atMs, callerNumber, [...turns], staff)).toEqual(told);
         },
       ),
-      { numRuns: 500 },
+      { numRuns: 1500 },
     );
   });
 });

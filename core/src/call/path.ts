@@ -1,95 +1,212 @@
-import { findSheet, pathAt, sheetOfSlot, type RingStep, type SheetId, type Step } from '../line';
+import type { Answer } from '../hours';
+import type { LineId, RingOutsideStep, RingStep, SheetId, Slot, Step } from '../line';
 import { unreachable } from '../result';
-import { sentencesOf } from '../speech';
-import { callLimits } from './defaults';
-import type { PlayItem } from './effect';
-import { endCall } from './end';
+import { ask } from './ask';
+import { endCall, startCallRecording, stopCallRecording } from './end';
+import { callLimits } from './limits';
 import { sayMenu } from './menu';
 import { greetForMessage } from './message';
-import { newId, note, sayThen, setPhase, startTimer, type Run } from './run';
-import type { Next, Place } from './state';
-import { phraseItems, sheetItems, spokenItems } from './words';
+import { answerFor, stepsAt } from './ready';
+import { outsideTarget, ring, whyNotPerson } from './ringing';
+import { lineOf, mayTurn, newId, note, sayThen, type Run } from './run';
+import type { OutsideTarget, Place, RingPlan } from './state';
+import { lineItems, phrases, spokenItems, wordsItems } from './words';
 
-/** What taking a step led to: the call now waits for an event, or the next step is to be taken. */
-type Taken = 'waits' | 'goesOn';
+/**
+ * What taking a step led to: the call now waits for an event, the next step is to be taken, or a path with a name of
+ * its own comes first.
+ */
+type Taken = 'waits' | 'goesOn' | { readonly follow: Slot };
 
 /** Takes the steps of a path from a place on, until one of them waits for something or ends the call. */
-export function takePath(run: Run, place: Place): void {
-  const path = pathAt(run.script.attendant, place.slot) ?? [];
-  for (let stepIndex = place.stepIndex; ; stepIndex += 1) {
-    const next = path[stepIndex];
-    if (!next) return sayThen(run, phraseItems(run.script, 'nothingMore'), { type: 'end', reason: 'pathRanOut' });
-    if (takeStep(run, next, { slot: place.slot, stepIndex }) === 'waits') return;
+export function takePath(run: Run, from: Place): void {
+  let place = from;
+  for (;;) {
+    const steps = stepsAt(lineOf(run), place.slot);
+    const step = steps[place.stepIndex];
+    if (!step) {
+      if (!place.then) return giveUp(run, 'pathRanOut');
+      place = place.then;
+      continue;
+    }
+    const after: Place = { slot: place.slot, stepIndex: place.stepIndex + 1, then: place.then };
+    const taken = takeStep(run, step, place, after);
+    if (taken === 'waits') return;
+    if (taken === 'goesOn') place = after;
+    else if (mayTurn(run, callLimits.mostTurnsWithoutKey)) place = { slot: taken.follow, stepIndex: 0, then: after };
+    else return giveUp(run, 'circle');
   }
 }
 
-function takeStep(run: Run, step: Step, place: Place): Taken {
-  const source = { type: 'step', ...place } as const;
-  const after: Next = { type: 'path', place: { ...place, stepIndex: place.stepIndex + 1 } };
+function giveUp(run: Run, reason: 'pathRanOut' | 'circle'): void {
+  sayThen(run, lineItems(run, phrases(run).nothingMore), { type: 'end', reason });
+}
+
+function takeStep(run: Run, step: Step, place: Place, after: Place): Taken {
+  const source = { type: 'step', slot: place.slot, stepIndex: place.stepIndex } as const;
   switch (step.type) {
     case 'ring':
-      return ring(run, step, place);
+      return ringPerson(run, step, place, after);
+    case 'ringOutside':
+      return ringOutside(run, step, place, after);
+    case 'handOver': {
+      const target = outsideTarget(run, step.to);
+      if ('why' in target) return skip(run, target);
+      const items = wordsItems(run, step.before, source);
+      if (items.length > 0) sayThen(run, items, { type: 'handOver', target });
+      else handOver(run, target);
+      return 'waits';
+    }
+    case 'toLine':
+      return enterLine(run, step.lineId);
     case 'say': {
-      const items = spokenItems(run.script, step.spoken, source);
+      const items = spokenItems(run, step.spoken, source);
       if (items.length === 0) return 'goesOn';
-      sayThen(run, items, after);
+      sayThen(run, items, { type: 'path', place: after });
       return 'waits';
     }
     case 'takeMessage': {
-      const box = run.script.boxes.find((each) => each.id === step.boxId);
+      const box = run.ready.boxes.get(step.boxId);
       if (!box) return 'goesOn';
-      greetForMessage(run, box);
+      greetForMessage(run, box, step);
       return 'waits';
     }
     case 'goTo':
       return enterSheet(run, step.sheetId);
-    case 'sayAgain': {
-      const sheetId = sheetOfSlot(place.slot);
-      return sheetId ? enterSheet(run, sheetId) : 'goesOn';
+    case 'back':
+      return goBack(run);
+    case 'sayAgain':
+      return run.state.sheetId ? enterSheet(run, run.state.sheetId) : 'goesOn';
+    case 'searchByName':
+      ask(run, { what: 'name', by: step.by, seconds: step.seconds, asked: 0, place: after });
+      return 'waits';
+    case 'askExtension':
+      ask(run, { what: 'extension', seconds: step.seconds, asked: 0, place: after });
+      return 'waits';
+    case 'followPath':
+      return lineOf(run).named.has(step.pathId) ? { follow: { type: 'named', pathId: step.pathId } } : 'goesOn';
+    case 'record':
+      if (!step.on) stopCallRecording(run);
+      else if (run.state.callRecordingId === null) startCallRecording(run, newId(run));
+      return 'goesOn';
+    case 'hangUp': {
+      const items = wordsItems(run, step.words, source);
+      if (items.length > 0) sayThen(run, items, { type: 'end', reason: 'hungUp' });
+      else endCall(run, 'hungUp');
+      return 'waits';
     }
-    case 'hangUp':
-      return sayGoodbye(run, sentencesOf(step.words, run.script.attendant.voice, source));
     default:
       return unreachable(step);
   }
 }
 
-function ring(run: Run, { personId, seconds }: RingStep, place: Place): Taken {
-  if (!run.script.people.some((person) => person.id === personId)) {
-    note(run, { type: 'notAnswered', personId, why: 'deleted' });
-    return 'goesOn';
-  }
-  const ringId = newId(run, 'ring');
-  run.effects.push({ type: 'ring', ringId, personId, seconds });
-  note(run, { type: 'ringing', personId, seconds });
-  setPhase(run, { type: 'ringing', personId, ringId, timerId: startTimer(run, seconds * 1000), place });
+function ringPerson(run: Run, step: RingStep, place: Place, after: Place): Taken {
+  const { personId, seconds, hear, before } = step;
+  const target = { type: 'person', personId } as const;
+  const why = whyNotPerson(run, run.ready.people.get(personId));
+  if (why) return skip(run, { target, why });
+  return ringAfterWords(run, before, place, {
+    target,
+    seconds,
+    hear,
+    accept: false,
+    unanswered: { type: 'path', place: after },
+  });
+}
+
+function ringOutside(run: Run, step: RingOutsideStep, place: Place, after: Place): Taken {
+  const { seconds, hear, before, accept } = step;
+  const target = outsideTarget(run, step.to);
+  if ('why' in target) return skip(run, target);
+  return ringAfterWords(run, before, place, {
+    target,
+    seconds,
+    hear,
+    accept,
+    unanswered: { type: 'path', place: after },
+  });
+}
+
+function ringAfterWords(run: Run, before: string, { slot, stepIndex }: Place, plan: RingPlan): Taken {
+  const items = wordsItems(run, before, { type: 'step', slot, stepIndex });
+  if (items.length > 0) sayThen(run, items, { type: 'ring', ring: plan });
+  else ring(run, plan);
   return 'waits';
 }
 
-function sayGoodbye(run: Run, sentences: ReturnType<typeof sentencesOf>): Taken {
-  const items = sentences.map((sentence): PlayItem => ({ type: 'sentence', sentence }));
-  if (items.length > 0) sayThen(run, items, { type: 'end', reason: 'hungUp' });
-  else endCall(run, 'hungUp');
-  return 'waits';
+function skip(run: Run, { target, why }: Exclude<ReturnType<typeof outsideTarget>, OutsideTarget>): Taken {
+  note(run, { type: 'notAnswered', target, why });
+  return 'goesOn';
 }
 
-function enterSheet(run: Run, sheetId: SheetId): Taken {
-  const sheet = findSheet(run.script.attendant, sheetId);
-  if (!sheet) return 'goesOn';
-  run.state = { ...run.state, sheetsWithoutKey: run.state.sheetsWithoutKey + 1 };
-  if (run.state.sheetsWithoutKey > callLimits.mostSheetsWithoutKey) {
-    sayThen(run, phraseItems(run.script, 'nothingMore'), { type: 'end', reason: 'circle' });
+export function handOver(run: Run, target: OutsideTarget): void {
+  run.effects.push({ type: 'handOver', target });
+  note(run, { type: 'handedOver', target });
+  endCall(run, 'handedOver');
+}
+
+/** Goes to a sheet; goes on when it is not there any more. */
+export function enterSheet(run: Run, sheetId: SheetId): Taken {
+  const ready = lineOf(run).sheets.get(sheetId);
+  if (!ready) return 'goesOn';
+  if (!mayTurn(run, callLimits.mostTurnsWithoutKey)) {
+    giveUp(run, 'circle');
     return 'waits';
   }
   note(run, { type: 'sheet', sheetId });
-  if (sheet.type === 'menu') sayMenu(run, sheetId, { silentRounds: 0, wrongKeys: 0 });
-  else announce(run, sheetId);
+  const { state } = run;
+  state.sheetId = sheetId;
+  if (ready.sheet.type === 'announcement') {
+    announce(run, sheetId);
+    return 'waits';
+  }
+  if (state.menus.at(-1) !== sheetId) state.menus = [...state.menus, sheetId].slice(-callLimits.mostMenusBack);
+  sayMenu(run, sheetId, { silentRounds: 0, wrongKeys: 0 });
   return 'waits';
 }
 
+/** From a menu to the one before it, from an announcement to the menu it was reached from. */
+function goBack(run: Run): Taken {
+  const { state } = run;
+  const isInMenu = state.menus.at(-1) === state.sheetId;
+  const menus = isInMenu ? state.menus.slice(0, -1) : state.menus;
+  const previous = menus.at(-1);
+  if (!previous || !lineOf(run).sheets.has(previous)) return 'goesOn';
+  state.menus = menus;
+  return enterSheet(run, previous);
+}
+
 function announce(run: Run, sheetId: SheetId): void {
-  const items = sheetItems(run.script, sheetId);
-  const place: Place = { slot: { type: 'after', sheetId }, stepIndex: 0 };
+  const items = lineOf(run).sheets.get(sheetId)?.items ?? [];
+  const place: Place = { slot: { type: 'after', sheetId }, stepIndex: 0, then: null };
   if (items.length === 0) takePath(run, place);
   else sayThen(run, items, { type: 'path', place });
+}
+
+function enterLine(run: Run, lineId: LineId): Taken {
+  const line = run.ready.lines.get(lineId);
+  if (!line) return 'goesOn';
+  if (!mayTurn(run, callLimits.mostTurnsWithoutKey)) {
+    giveUp(run, 'circle');
+    return 'waits';
+  }
+  const { state } = run;
+  state.lineId = lineId;
+  state.sheetId = null;
+  state.menus = [];
+  const winner = answerFor(line, run.script, state.callerNumber, run.atMs);
+  note(run, { type: 'line', lineId, answer: winner });
+  takePath(run, { slot: slotOfAnswer(winner), stepIndex: 0, then: null });
+  return 'waits';
+}
+
+export function slotOfAnswer(answer: Answer): Slot {
+  switch (answer.type) {
+    case 'period':
+      return { type: 'period', periodId: answer.periodId };
+    case 'callers':
+      return { type: 'callers', callerListId: answer.callerListId };
+    case 'otherwise':
+      return { type: 'otherwise' };
+  }
 }

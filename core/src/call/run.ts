@@ -1,48 +1,78 @@
+import type { VoiceId } from '../line';
 import type { CallEffect, PlayItem } from './effect';
+import type { Ready, ReadyLine } from './ready';
 import type { CallScript } from './script';
 import type { CallState, Next, Phase } from './state';
 import type { TranscriptEntry } from './transcript';
 
 type EntryContent = TranscriptEntry extends infer Entry ? (Entry extends unknown ? Omit<Entry, 'atMs'> : never) : never;
 
+type Writable<Kept> = { -readonly [Name in keyof Kept]: Kept[Name] };
+
 /** One step of the machine while it is being taken: the state so far and the effects gathered. Never outlives it. */
 export interface Run {
   readonly script: CallScript;
+  readonly ready: Ready;
   readonly atMs: number;
-  state: CallState;
+  /** A copy of the state before, changed as the step goes on. */
+  readonly state: Writable<CallState>;
   readonly effects: CallEffect[];
 }
 
 export function setPhase(run: Run, phase: Phase): void {
-  run.state = { ...run.state, phase };
+  run.state.phase = phase;
 }
 
-export function newId(run: Run, kind: 'play' | 'ring' | 'timer' | 'recording'): string {
-  run.state = { ...run.state, idsGiven: run.state.idsGiven + 1 };
-  return `${kind}:${run.state.idsGiven}`;
+/** A new number for a play, ring, timer or recording of this call. */
+export function newId(run: Run): number {
+  return (run.state.idsGiven += 1);
 }
 
 export function note(run: Run, entry: EntryContent): void {
-  run.effects.push({ type: 'note', entry: { atMs: run.atMs, ...entry } as TranscriptEntry });
+  run.effects.push({ type: 'note', entry: Object.assign(entry, { atMs: run.atMs }) as TranscriptEntry });
 }
 
-export function startTimer(run: Run, afterMs: number): string {
-  const timerId = newId(run, 'timer');
+export function startTimer(run: Run, afterMs: number): number {
+  const timerId = newId(run);
   run.effects.push({ type: 'startTimer', timerId, afterMs });
   return timerId;
 }
 
-/** Begins to play and notes what is said. */
-export function play(run: Run, items: readonly PlayItem[]): string {
-  const playId = newId(run, 'play');
+export function stopTimer(run: Run, timerId: number | null): void {
+  if (timerId !== null) run.effects.push({ type: 'stopTimer', timerId });
+}
+
+export function play(run: Run, items: readonly PlayItem[]): number {
+  const playId = newId(run);
   run.effects.push({ type: 'play', playId, items });
-  for (const item of items) {
-    if (item.type === 'sentence') note(run, { type: 'said', text: item.sentence.text, source: item.sentence.source });
-  }
   return playId;
+}
+
+export function stopPlaying(run: Run, playId: number): void {
+  run.effects.push({ type: 'stopPlaying', playId });
 }
 
 /** Says something during which keys do nothing. */
 export function sayThen(run: Run, items: readonly PlayItem[], next: Next): void {
   setPhase(run, { type: 'saying', playId: play(run, items), next });
+}
+
+/** The line whose attendant the caller is with. */
+export function lineOf(run: Run): ReadyLine {
+  const line = run.state.lineId && run.ready.lines.get(run.state.lineId);
+  if (!line) throw new Error('The call is with no line');
+  return line;
+}
+
+/** The voice of what is said now: that of the sheet entered last, else the attendant's. */
+export function voiceOf(run: Run): VoiceId {
+  const line = lineOf(run);
+  const sheet = run.state.sheetId && line.sheets.get(run.state.sheetId);
+  return sheet ? sheet.voice : line.script.attendant.voice;
+}
+
+/** Counts one more sheet, line or named path entered; false when that is too many without a key: a circle. */
+export function mayTurn(run: Run, most: number): boolean {
+  run.state.turnsWithoutKey += 1;
+  return run.state.turnsWithoutKey <= most;
 }

@@ -1,5 +1,5 @@
-import type { BoxId, PersonId } from '../directory';
-import type { SheetId, Slot } from '../line';
+import type { BoxId, ContactId, E164, NamePart, PersonId, Tell } from '../directory';
+import type { Hearing, LineId, SheetId, Slot } from '../line';
 import type { EndReason } from './transcript';
 
 /** Where in a path a call is. */
@@ -7,6 +7,8 @@ export interface Place {
   readonly slot: Slot;
   /** Index of the step that is taken, or to be taken next. */
   readonly stepIndex: number;
+  /** Where to go on once a path with a name of its own was taken; null outside of one. */
+  readonly then: Place | null;
 }
 
 /** How often the caller has failed at the menu they are in. */
@@ -17,67 +19,165 @@ export interface Tries {
   readonly wrongKeys: number;
 }
 
-/** What comes once the words being said were heard. */
+/** What comes once the words being said were heard, or once somebody did not answer. */
 export type Next =
   | { readonly type: 'path'; readonly place: Place }
   | { readonly type: 'menu'; readonly sheetId: SheetId; readonly tries: Tries }
+  | { readonly type: 'enter'; readonly sheetId: SheetId }
+  | { readonly type: 'ring'; readonly ring: RingPlan }
+  | { readonly type: 'handOver'; readonly target: OutsideTarget }
+  | { readonly type: 'ask'; readonly ask: Ask }
+  /** The person whose extension was dialled or name was said in a menu did not answer. */
+  | { readonly type: 'unanswered'; readonly personId: PersonId; readonly sheetId: SheetId }
   | { readonly type: 'end'; readonly reason: EndReason };
+
+export interface OutsideTarget {
+  readonly type: 'outside';
+  readonly number: E164;
+  /** Null for a number typed in place. */
+  readonly contactId: ContactId | null;
+}
+
+/** Who is rung. */
+export type Target = { readonly type: 'person'; readonly personId: PersonId } | OutsideTarget;
+
+/** Somebody to be rung, and what comes if they do not answer. */
+export interface RingPlan {
+  readonly target: Target;
+  readonly seconds: number | null;
+  /** Whether an outside number must accept with 1; for people their phones say it. */
+  readonly accept: boolean;
+  readonly hear: Hearing;
+  readonly unanswered: Next;
+}
+
+/** What a caller is being asked for. */
+export type Ask = {
+  readonly seconds: number;
+  /** How often they were asked already; one more at each answer that leads to nobody. */
+  readonly asked: number;
+  /** Where the call goes on when nobody is found or answers. */
+  readonly place: Place;
+} & (
+  | { readonly what: 'extension' }
+  | { readonly what: 'name'; readonly by: NamePart }
+  | { readonly what: 'choice'; readonly by: NamePart; readonly matches: readonly PersonId[]; readonly first: number }
+);
 
 /** Nobody has dialled yet. */
 export type Idle = { readonly type: 'idle' };
 /** Words during which keys do nothing. */
-export type Saying = { readonly type: 'saying'; readonly playId: string; readonly next: Next };
+export type Saying = { readonly type: 'saying'; readonly playId: number; readonly next: Next };
 /** A menu is being said. */
 export type MenuSpeaking = {
   readonly type: 'menuSpeaking';
   readonly sheetId: SheetId;
-  readonly playId: string;
+  readonly playId: number;
   readonly tries: Tries;
 };
 /** A menu was said and a key is waited for. */
 export type MenuWaiting = {
   readonly type: 'menuWaiting';
   readonly sheetId: SheetId;
-  readonly timerId: string;
+  readonly timerId: number;
   readonly tries: Tries;
 };
-/** A person is being rung. */
+/** A key was pressed in a menu that may be the first digit of an extension; more digits are waited for. */
+export type MenuDialling = {
+  readonly type: 'menuDialling';
+  readonly sheetId: SheetId;
+  readonly timerId: number;
+  readonly tries: Tries;
+  readonly digits: string;
+};
+/** The caller is being asked for a name, an extension or a choice. */
+export type AskSpeaking = { readonly type: 'askSpeaking'; readonly playId: number; readonly ask: Ask };
+/** They were asked, and digits are waited for. */
+export type AskWaiting = {
+  readonly type: 'askWaiting';
+  readonly timerId: number;
+  readonly ask: Ask;
+  readonly digits: string;
+};
+/** Somebody is being rung. */
 export type Ringing = {
   readonly type: 'ringing';
-  readonly personId: PersonId;
-  readonly ringId: string;
-  readonly timerId: string;
-  readonly place: Place;
+  readonly ring: RingPlan;
+  readonly ringId: number;
+  /** Null when it rings with no limit. */
+  readonly timerId: number | null;
+  /** When the ringing is over in all; null with no limit. */
+  readonly untilMs: number | null;
+  /** Which of the person's phones rings. */
+  readonly phoneIndex: number;
 };
-export type Connected = { readonly type: 'connected'; readonly personId: PersonId };
+/** An outside phone was answered; whoever answered must press 1, while the caller hears it ring on. */
+export type Accepting = Omit<Ringing, 'type' | 'timerId'> & {
+  readonly type: 'accepting';
+  readonly timerId: number;
+};
+export type Connected = { readonly type: 'connected'; readonly target: Target };
 /** A box's greeting and beep are being heard. */
-export type BoxGreeting = { readonly type: 'boxGreeting'; readonly playId: string; readonly boxId: BoxId };
+export type BoxGreeting = {
+  readonly type: 'boxGreeting';
+  readonly playId: number;
+  readonly boxId: BoxId;
+  readonly tell: readonly Tell[];
+};
 /** The caller speaks a message. */
 export type Recording = {
   readonly type: 'recording';
   readonly boxId: BoxId;
-  readonly recordingId: string;
-  readonly timerId: string;
+  readonly tell: readonly Tell[];
+  readonly recordingId: number;
+  readonly timerId: number;
   readonly sinceMs: number;
 };
 export type Ended = { readonly type: 'ended'; readonly reason: EndReason };
 
-export type Phase = Idle | Saying | MenuSpeaking | MenuWaiting | Ringing | Connected | BoxGreeting | Recording | Ended;
+export type Phase =
+  | Idle
+  | Saying
+  | MenuSpeaking
+  | MenuWaiting
+  | MenuDialling
+  | AskSpeaking
+  | AskWaiting
+  | Ringing
+  | Accepting
+  | Connected
+  | BoxGreeting
+  | Recording
+  | Ended;
 
 /** A call. It holds no clock and no chance, and is plain JSON. */
 export interface CallState {
   readonly phase: Phase;
+  readonly callerNumber: string;
+  /** The line whose attendant the caller is with; another one after a hand-over. Null until dialled. */
+  readonly lineId: LineId | null;
+  /** The sheet entered last; null before the first one of a line. */
+  readonly sheetId: SheetId | null;
+  /** The menus entered, the last one at the end; "back" takes from it, a hand-over to another line empties it. */
+  readonly menus: readonly SheetId[];
   /** How many ids of plays, rings, timers and recordings were given out; only ever grows. */
   readonly idsGiven: number;
-  /** One more at each sheet entered; back to 0 when the caller presses a key. */
-  readonly sheetsWithoutKey: number;
-  /** The timer that ends a call that lasts for ever; empty until it is dialled. */
-  readonly callTimerId: string;
+  /** One more at each sheet, line or named path entered; back to 0 when the caller presses a key. */
+  readonly turnsWithoutKey: number;
+  /** The timer that ends a call that lasts for ever; 0 until it is dialled. */
+  readonly callTimerId: number;
+  /** The recording of the call under way; null when it is not recorded. */
+  readonly callRecordingId: number | null;
 }
 
 export const idleCall: CallState = {
   phase: { type: 'idle' },
+  callerNumber: '',
+  lineId: null,
+  sheetId: null,
+  menus: [],
   idsGiven: 0,
-  sheetsWithoutKey: 0,
-  callTimerId: '',
+  turnsWithoutKey: 0,
+  callTimerId: 0,
+  callRecordingId: null,
 };

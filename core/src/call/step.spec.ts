@@ -10,13 +10,16 @@ import {
   priya,
   script,
   welcomeId,
+  withAttendant,
 } from '../testing/boatyard';
+import type { Person } from '../directory';
 import { keys, type Attendant, type Menu } from '../line';
 import type { CallEffect } from './effect';
 import { runTrial, type CallerAct, type StaffAct, type Trial } from './trial';
 import type { CallScript } from './script';
 import { idleCall } from './state';
 import { step } from './step';
+import { transcriptOf, type TranscriptEntry } from './transcript';
 
 const trial = (changes: Partial<Trial> = {}): Trial => ({
   atMs: openMoment,
@@ -25,6 +28,8 @@ const trial = (changes: Partial<Trial> = {}): Trial => ({
   staff: () => ({ type: 'noAnswer' }),
   ...changes,
 });
+
+const desk = ({ id }: Person) => ({ type: 'person', personId: id, number: null });
 
 const press = (key: (typeof keys)[number], afterMs: number): CallerAct => ({ type: 'press', key, afterMs });
 
@@ -37,7 +42,7 @@ function call(changes: Partial<Trial> = {}, by: CallScript = script) {
 
 function withWelcome(changes: Partial<Menu>): CallScript {
   const sheets = attendant.sheets.map((sheet) => (sheet.id === welcomeId ? { ...sheet, ...changes } : sheet));
-  return { ...script, attendant: { ...attendant, sheets: sheets as Attendant['sheets'] } };
+  return withAttendant({ ...attendant, sheets: sheets as Attendant['sheets'] });
 }
 
 describe('a call', () => {
@@ -56,9 +61,9 @@ describe('a call', () => {
   it('rings the person of the key pressed, and connects when they answer', () => {
     const staff = (): StaffAct => ({ type: 'answer', afterMs: 4000, talkMs: 60_000 });
     const { transcript, ended } = call({ caller: [press('1', 2000)], staff });
-    expect(transcript).toContainEqual(expect.objectContaining({ type: 'ringing', personId: priya.id, seconds: 24 }));
+    expect(transcript).toContainEqual(expect.objectContaining({ type: 'ringing', phone: desk(priya), forMs: 24_000 }));
     expect(transcript).toContainEqual(
-      expect.objectContaining({ type: 'answered', personId: priya.id, atMs: openMoment + 6000 }),
+      expect.objectContaining({ type: 'answered', phone: desk(priya), atMs: openMoment + 6000 }),
     );
     expect(ended).toBe('staffHungUp');
   });
@@ -94,7 +99,7 @@ describe('a call', () => {
     expect(said.filter((text) => text === 'Thank you for calling the boatyard.')).toHaveLength(2);
     expect(said).toContain('Are you still there?');
     expect(transcript.filter((entry) => entry.type === 'silence')).toHaveLength(2);
-    expect(transcript).toContainEqual(expect.objectContaining({ type: 'ringing', personId: noor.id }));
+    expect(transcript).toContainEqual(expect.objectContaining({ type: 'ringing', phone: desk(noor) }));
   });
 
   it('counts wrong keys, says so, and takes the wrong-key path at the last', () => {
@@ -108,7 +113,7 @@ describe('a call', () => {
     const patient = withWelcome({ keysDuringGreeting: false });
     const { transcript } = call({ caller: [press('1', 2000)] }, patient);
     expect(transcript).toContainEqual(expect.objectContaining({ type: 'key', key: '1', use: 'ignored' }));
-    expect(transcript.find((entry) => entry.type === 'ringing')).toMatchObject({ personId: noor.id });
+    expect(transcript.find((entry) => entry.type === 'ringing')).toMatchObject({ phone: desk(noor) });
   });
 
   it('lets no key interrupt an announcement, and goes on after it', () => {
@@ -139,15 +144,13 @@ describe('a call', () => {
   it('lets a caller out of a circle of announcements', () => {
     const round = { ...attendant.sheets[1], words: '', afterPath: [{ type: 'goTo', sheetId: fuelId }] };
     const sheets = [attendant.sheets[0], round] as Attendant['sheets'];
-    expect(call({ caller: [press('2', 1000)] }, { ...script, attendant: { ...attendant, sheets } }).ended).toBe(
-      'circle',
-    );
+    expect(call({ caller: [press('2', 1000)] }, withAttendant({ ...attendant, sheets })).ended).toBe('circle');
   });
 
   it('changes nothing on events that mean nothing now', () => {
     expect(step(script, idleCall, { type: 'callerHungUp', atMs: 0 })).toEqual({ state: idleCall, effects: [] });
     const dialled = step(script, idleCall, { type: 'dialled', atMs: openMoment, callerNumber: 'anonymous' }).state;
-    const late = { type: 'timePassed', timerId: 'timer:99', atMs: openMoment } as const;
+    const late = { type: 'timePassed', timerId: 99, atMs: openMoment } as const;
     expect(step(script, dialled, late)).toEqual({ state: dialled, effects: [] });
   });
 });
@@ -164,6 +167,7 @@ describe('any call of any attendant', () => {
   const staffActs = fc.constantFrom<StaffAct>(
     { type: 'noAnswer' },
     { type: 'busy' },
+    { type: 'voicemail', afterMs: 4000 },
     { type: 'answer', afterMs: 3000, talkMs: 20_000 },
   );
 
@@ -181,14 +185,14 @@ describe('any call of any attendant', () => {
     fc.assert(
       fc.property(anyScript, acts, staffActs, (any, caller, act) => {
         const { events, transcript } = runTrial(any, trial({ caller, staff: () => act }));
-        const again: CallEffect[] = [];
+        const again: TranscriptEntry[] = [];
         let state = idleCall;
         for (const event of events) {
           const result = step(any, state, event);
           state = JSON.parse(JSON.stringify(result.state)) as typeof state;
-          again.push(...result.effects);
+          again.push(...transcriptOf(result.effects, event.atMs));
         }
-        expect(again.flatMap((effect) => (effect.type === 'note' ? [effect.entry] : []))).toEqual(transcript);
+        expect(again).toEqual(transcript);
       }),
     );
   });
@@ -209,17 +213,17 @@ describe('any call of any attendant', () => {
 });
 
 /** Ids of what was begun but neither stopped nor over by itself. */
-function stillGoing(effects: readonly CallEffect[], over: readonly string[]): readonly string[] {
-  const going = new Set<string>();
+function stillGoing(effects: readonly CallEffect[], over: readonly number[]): readonly number[] {
+  const going = new Set<number>();
   for (const effect of effects) {
     if (effect.type === 'play') going.add(effect.playId);
     if (effect.type === 'ring') going.add(effect.ringId);
     if (effect.type === 'startTimer') going.add(effect.timerId);
-    if (effect.type === 'startRecording') going.add(effect.recordingId);
+    if (effect.type === 'startRecording' || effect.type === 'startCallRecording') going.add(effect.recordingId);
     if (effect.type === 'stopPlaying') going.delete(effect.playId);
     if (effect.type === 'stopRinging') going.delete(effect.ringId);
     if (effect.type === 'stopTimer') going.delete(effect.timerId);
-    if (effect.type === 'stopRecording') going.delete(effect.recordingId);
+    if (effect.type === 'stopRecording' || effect.type === 'stopCallRecording') going.delete(effect.recordingId);
   }
   return [...going].filter((id) => !over.includes(id));
 }

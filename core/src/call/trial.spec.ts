@@ -1,14 +1,20 @@
-import { attendant, closedMoment, office, openMoment, priya, script } from '../testing/boatyard';
-import { defaultVoice, greetingId, type Attendant, type Path } from '../line';
+import {
+  answering,
+  closedMoment,
+  line,
+  message,
+  office,
+  openMoment,
+  priya,
+  ringFor,
+  script,
+} from '../testing/boatyard';
+import { defaultVoice, greetingId } from '../line';
 import { periodsAt } from '../hours';
 import { runTrial, type Trial } from './trial';
 import type { CallScript } from './script';
 
 const base: Trial = { atMs: closedMoment, callerNumber: 'anonymous', caller: [], staff: () => ({ type: 'noAnswer' }) };
-const answering = (otherwise: Path): CallScript => ({
-  ...script,
-  attendant: { ...attendant, answering: { rules: [], otherwise } } satisfies Attendant,
-});
 const saidIn = (by: CallScript, trial: Partial<Trial> = {}): readonly string[] =>
   runTrial(by, { ...base, ...trial }).transcript.flatMap((entry) => (entry.type === 'said' ? [entry.text] : []));
 
@@ -41,14 +47,14 @@ describe('an answering path', () => {
   });
 
   it('lets a caller who reaches its end hear that nobody can take the call', () => {
-    const { transcript } = runTrial(answering([{ type: 'ring', personId: priya.id, seconds: 12 }]), base);
+    const { transcript } = runTrial(answering([ringFor(priya.id, 12)]), base);
     expect(transcript.at(-2)).toMatchObject({ type: 'said', text: 'Goodbye.' });
     expect(transcript.at(-1)).toMatchObject({ type: 'ended', reason: 'pathRanOut' });
     expect((transcript.at(-1)?.atMs ?? 0) - closedMoment).toBeGreaterThan(12_000);
   });
 
   it('is the one of the hour at which the call comes', () => {
-    expect(periodsAt(script.hours, script.timeZone, openMoment).size).toBe(1);
+    expect(periodsAt(line.hours, line.timeZone, openMoment).size).toBe(1);
     expect(saidIn(script, { atMs: openMoment })[0]).toBe('Thank you for calling the boatyard.');
     expect(saidIn(script)[0]).toBe('We are closed.');
   });
@@ -62,7 +68,7 @@ describe('a box', () => {
     voice: defaultVoice,
   };
   const box = { ...office, greetingId: greeting.id, longestMessageSeconds: 10 };
-  const toBox = answering([{ type: 'takeMessage', boxId: office.id }]);
+  const toBox = answering(message);
 
   it('says its own greeting when it has one, else words made from its name', () => {
     expect(saidIn({ ...toBox, boxes: [box], greetings: [greeting] })[0]).toBe('The office is at sea.');
@@ -80,7 +86,7 @@ describe('a box', () => {
 describe('a trial', () => {
   it('ends a conversation when nobody hangs up for two hours', () => {
     const staff = () => ({ type: 'answer' as const, afterMs: 1000, talkMs: 10 * 3_600_000 });
-    const { transcript } = runTrial(answering([{ type: 'ring', personId: priya.id, seconds: 12 }]), { ...base, staff });
+    const { transcript } = runTrial(answering([ringFor(priya.id, 12)]), { ...base, staff });
     expect(transcript.at(-1)).toMatchObject({ reason: 'longestCall', atMs: closedMoment + 2 * 3_600_000 });
   });
 

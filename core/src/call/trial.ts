@@ -1,21 +1,23 @@
-import type { PersonId } from '../directory';
 import type { Key } from '../line';
 import { estimateMs } from '../speech';
-import type { CallEffect, Play } from './effect';
+import type { CallEffect, Play, RungPhone } from './effect';
 import type { CallEvent } from './event';
 import type { CallScript } from './script';
 import { idleCall } from './state';
 import { step } from './step';
-import type { TranscriptEntry } from './transcript';
+import { transcriptOf, type TranscriptEntry } from './transcript';
 
-/** How a caller behaves: keys pressed and the phone put down, each so many ms after the line answered. */
+/** How a caller behaves: keys pressed, words said and the phone put down, each so many ms after the line answered. */
 export type CallerAct =
   | { readonly type: 'press'; readonly key: Key; readonly afterMs: number }
+  | { readonly type: 'speak'; readonly words: string; readonly afterMs: number }
   | { readonly type: 'hangUp'; readonly afterMs: number };
 
-/** What a rung person does: answers or is busy after so many ms, or lets it ring; and how long they talk. */
+/** What a rung phone does: answers (and accepts, where asked) or is busy, or rings on; and how long they talk. */
 export type StaffAct =
   | { readonly type: 'answer'; readonly afterMs: number; readonly talkMs: number }
+  /** Picked up, but nobody presses 1: what a mobile's voicemail does. Without being asked they are connected. */
+  | { readonly type: 'voicemail'; readonly afterMs: number }
   | { readonly type: 'busy' }
   | { readonly type: 'noAnswer' };
 
@@ -23,7 +25,7 @@ export interface Trial {
   readonly atMs: number;
   readonly callerNumber: string;
   readonly caller: readonly CallerAct[];
-  readonly staff: (personId: PersonId) => StaffAct;
+  readonly staff: (phone: RungPhone) => StaffAct;
 }
 
 export interface TrialResult {
@@ -37,21 +39,24 @@ export interface TrialResult {
 interface Due {
   readonly order: number;
   readonly event: CallEvent;
-  readonly id: string | null;
+  readonly id: number | null;
 }
 
 const beepMs = 400;
+/** How soon somebody presses 1 when asked to accept a call. */
+const acceptAfterMs = 2000;
 
 /** Runs a whole call on a clock of its own, with the lengths of what is said estimated. */
 export function runTrial(script: CallScript, trial: Trial, mostEvents = 10_000): TrialResult {
   const events: CallEvent[] = [];
   const effects: CallEffect[] = [];
+  const transcript: TranscriptEntry[] = [];
   let order = 0;
   let due: Due[] = [];
-  const later = (event: CallEvent, id: string | null = null): void => {
+  const later = (event: CallEvent, id: number | null = null): void => {
     due.push({ order: (order += 1), event, id });
   };
-  const cancel = (id: string): void => {
+  const cancel = (id: number): void => {
     due = due.filter((each) => each.id !== id);
   };
   later({ type: 'dialled', atMs: trial.atMs, callerNumber: trial.callerNumber });
@@ -65,9 +70,9 @@ export function runTrial(script: CallScript, trial: Trial, mostEvents = 10_000):
     const result = step(script, state, next.event);
     state = result.state;
     effects.push(...result.effects);
+    transcript.push(...transcriptOf(result.effects, next.event.atMs));
     for (const effect of result.effects) react(effect, next.event.atMs, trial, later, cancel);
   }
-  const transcript = effects.flatMap((effect) => (effect.type === 'note' ? [effect.entry] : []));
   return { transcript, effects, events, ended: state.phase.type === 'ended' };
 }
 
@@ -77,15 +82,16 @@ function comesBefore(one: Due, other: Due): boolean {
 
 function callerEvent(act: CallerAct, startMs: number): CallEvent {
   const atMs = startMs + act.afterMs;
-  return act.type === 'press' ? { type: 'keyPressed', atMs, key: act.key } : { type: 'callerHungUp', atMs };
+  if (act.type === 'press') return { type: 'keyPressed', atMs, key: act.key };
+  return act.type === 'speak' ? { type: 'callerSpoke', atMs, words: act.words } : { type: 'callerHungUp', atMs };
 }
 
 function react(
   effect: CallEffect,
   nowMs: number,
   trial: Trial,
-  later: (event: CallEvent, id?: string | null) => void,
-  cancel: (id: string) => void,
+  later: (event: CallEvent, id?: number | null) => void,
+  cancel: (id: number) => void,
 ): void {
   switch (effect.type) {
     case 'play':
@@ -94,14 +100,11 @@ function react(
     case 'startTimer':
       later({ type: 'timePassed', atMs: nowMs + effect.afterMs, timerId: effect.timerId }, effect.timerId);
       return;
-    case 'ring': {
-      const act = trial.staff(effect.personId);
-      const { ringId } = effect;
-      if (act.type === 'busy') later({ type: 'staffBusy', atMs: nowMs, ringId }, ringId);
-      if (act.type === 'answer') {
-        later({ type: 'staffAnswered', atMs: nowMs + act.afterMs, ringId }, ringId);
-        later({ type: 'staffHungUp', atMs: nowMs + act.afterMs + act.talkMs });
-      }
+    case 'ring':
+      return pickUp(trial.staff(effect.phone), effect.ringId, nowMs, later);
+    case 'connect': {
+      const act = trial.staff(effect.phone);
+      if (act.type === 'answer') later({ type: 'staffHungUp', atMs: nowMs + act.talkMs });
       return;
     }
     case 'stopPlaying':
@@ -113,6 +116,15 @@ function react(
     default:
       return;
   }
+}
+
+function pickUp(act: StaffAct, ringId: number, nowMs: number, later: (event: CallEvent, id?: number) => void): void {
+  if (act.type === 'busy') later({ type: 'staffBusy', atMs: nowMs, ringId }, ringId);
+  if (act.type === 'voicemail') later({ type: 'staffAnswered', atMs: nowMs + act.afterMs, ringId }, ringId);
+  if (act.type !== 'answer') return;
+  const atMs = nowMs + act.afterMs;
+  later({ type: 'staffAnswered', atMs, ringId }, ringId);
+  later({ type: 'staffPressed', atMs: atMs + acceptAfterMs, key: '1' }, ringId);
 }
 
 function playMs({ items }: Play): number {

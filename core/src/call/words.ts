@@ -1,47 +1,44 @@
-import { defaultBoxWords, type Box } from '../directory';
-import { findSheet, type Attendant, type SheetId, type Spoken, type WordsPart } from '../line';
-import { sentencesOf, sheetSentences, type Sentence, type Source } from '../speech';
-import { linePhrases } from './defaults';
+import type { Box } from '../directory';
+import type { Spoken, WordsPart, SheetId } from '../line';
+import { asSentences, phrasesOf, type Phrases, type Source } from '../speech';
 import type { PlayItem } from './effect';
-import type { CallScript } from './script';
+import { asItems, beep } from './items';
+import { phraseItems, sentencesIn } from './ready';
+import { voiceOf, type Run } from './run';
 
-/** What a sheet says, ready to be played. Kept for as long as the attendant is, since every round says it again. */
-export function sheetItems({ attendant }: CallScript, sheetId: SheetId): readonly PlayItem[] {
-  let known = saidByAttendant.get(attendant);
-  if (!known) saidByAttendant.set(attendant, (known = new Map()));
-  let items = known.get(sheetId);
-  if (!items) {
-    const sheet = findSheet(attendant, sheetId);
-    known.set(sheetId, (items = sheet ? asItems(sheetSentences(sheet, attendant.voice)) : []));
-  }
-  return items;
+const nothing: readonly PlayItem[] = [];
+
+/** Words typed in place, in the voice of the sheet the caller is in. */
+export function wordsItems(run: Run, words: string, source: Source): readonly PlayItem[] {
+  return words === '' ? nothing : asItems(asSentences(sentencesIn(run.ready, words), voiceOf(run), source));
 }
-
-const saidByAttendant = new WeakMap<Attendant, Map<SheetId, readonly PlayItem[]>>();
 
 /** Words that belong to a menu but are not its greeting. */
-export function partItems(script: CallScript, sheetId: SheetId, part: WordsPart, words: string): readonly PlayItem[] {
-  return asItems(sentencesOf(words, script.attendant.voice, { type: 'words', sheetId, part }));
+export function partItems(run: Run, sheetId: SheetId, part: WordsPart, words: string): readonly PlayItem[] {
+  return wordsItems(run, words, { type: 'words', sheetId, part });
 }
 
-export function spokenItems(script: CallScript, spoken: Spoken, source: Source): readonly PlayItem[] {
-  if (spoken.type === 'typed') return asItems(sentencesOf(spoken.words, script.attendant.voice, source));
-  const greeting = script.greetings.find((each) => each.id === spoken.greetingId);
-  return greeting ? asItems(sentencesOf(greeting.words, greeting.voice, source)) : [];
+export function spokenItems(run: Run, spoken: Spoken, source: Source): readonly PlayItem[] {
+  if (spoken.type === 'typed') return wordsItems(run, spoken.words, source);
+  const greeting = run.ready.greetings.get(spoken.greetingId);
+  return greeting ? asItems(asSentences(sentencesIn(run.ready, greeting.words), greeting.voice, source)) : nothing;
 }
 
-/** A box's greeting, then the beep. */
-export function boxItems(script: CallScript, box: Box): readonly PlayItem[] {
-  const source: Source = { type: 'box', boxId: box.id };
-  const own = box.greetingId ? spokenItems(script, { type: 'greeting', greetingId: box.greetingId }, source) : [];
-  const made = () => asItems(sentencesOf(defaultBoxWords(box.name), script.attendant.voice, source));
-  return [...(own.length > 0 ? own : made()), { type: 'beep' }];
+/** A box's greeting, or words made from its name; then the beep, if there is to be one. */
+export function boxItems(run: Run, box: Box, withBeep: boolean): readonly PlayItem[] {
+  const { greetingId } = box;
+  const own = greetingId ? spokenItems(run, { type: 'greeting', greetingId }, { type: 'box', boxId: box.id }) : nothing;
+  const made = (): readonly PlayItem[] =>
+    wordsItems(run, phrases(run).leaveMessage(box.name), { type: 'box', boxId: box.id });
+  const words = own.length > 0 ? own : made();
+  return withBeep ? [...words, beep] : words;
 }
 
-export function phraseItems(script: CallScript, phrase: keyof typeof linePhrases): readonly PlayItem[] {
-  return asItems(sentencesOf(linePhrases[phrase], script.attendant.voice, { type: 'line' }));
+/** What the line says by itself, in the language of the sheet the caller is in. */
+export function phrases(run: Run): Phrases {
+  return phrasesOf(voiceOf(run));
 }
 
-function asItems(sentences: readonly Sentence[]): readonly PlayItem[] {
-  return sentences.map((sentence) => ({ type: 'sentence', sentence }));
+export function lineItems(run: Run, words: string): readonly PlayItem[] {
+  return phraseItems(run.ready, voiceOf(run), words);
 }

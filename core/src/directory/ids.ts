@@ -5,3 +5,9 @@ export const personId = idKind('person');
 
 export type BoxId = Id<'box'>;
 export const boxId = idKind('box');
+
+export type ContactId = Id<'contact'>;
+export const contactId = idKind('contact');
+
+export type CallerListId = Id<'callers'>;
+export const callerListId = idKind('callers');

@@ -1,4 +1,61 @@
-export { boxId, personId, type BoxId, type PersonId } from './ids';
-export { extensionPattern, extensionTakenBy, longestName, nextFreeExtension, type Person } from './person';
-export { defaultBoxWords, defaultLongestMessageSeconds, type Box } from './box';
+export {
+  boxId,
+  callerListId,
+  contactId,
+  personId,
+  type BoxId,
+  type CallerListId,
+  type ContactId,
+  type PersonId,
+} from './ids';
+export {
+  emailPattern,
+  extensionPattern,
+  longestEmail,
+  longestName,
+  mostPhones,
+  personDefaults,
+  phoneSeconds,
+  spokenName,
+  type Person,
+  type PersonPhone,
+} from './person';
+export {
+  extensionPlan,
+  extensionTakenBy,
+  freeFirstDigits,
+  nextFreeExtension,
+  renumbered,
+  type ExtensionPlan,
+} from './extensionPlan';
+export {
+  boxDefaults,
+  boxOf,
+  defaultLongestMessageSeconds,
+  mostTold,
+  tellWays,
+  type Box,
+  type Tell,
+  type TellBy,
+} from './box';
+export { dayPattern, isInService, type Contact, type Service } from './contact';
+export {
+  anonymousCaller,
+  callerListKinds,
+  isInList,
+  mostPatterns,
+  readCallerPattern,
+  type CallerList,
+  type CallerListKind,
+} from './callerList';
+export {
+  findByKeypad,
+  keysOfName,
+  lettersSpelled,
+  nameParts,
+  readKeypad,
+  spellingsOf,
+  type KeypadReport,
+  type NamePart,
+} from './keypadNames';
 export { readPhoneNumber, showPhoneNumber, type E164, type PhoneNumberProblem } from './phoneNumber';

@@ -1,26 +1,62 @@
+import type { Id } from '../id';
 import type { PersonId } from './ids';
+import type { E164 } from './phoneNumber';
+
+/** One of the phones a person can be reached on. */
+export type PersonPhone =
+  | {
+      /** The phone on their desk, reached by their extension. */
+      readonly type: 'desk';
+      /** How long it rings before the next phone is tried, 5 to 300 s; the last phone rings on until the step is over. */
+      readonly seconds: number;
+    }
+  | {
+      readonly type: 'outside';
+      readonly number: E164;
+      readonly seconds: number;
+      /** Whether they must press 1 to take the call, so that the mobile's own voicemail does not swallow it. */
+      readonly accept: boolean;
+    };
 
 /** Somebody on the staff whom a path can ring. */
 export interface Person {
   readonly id: PersonId;
-  /** 1 to 80 characters. */
+  /** 1 to 80 characters: first name, then the rest. */
   readonly name: string;
   /** 2 to 6 digits, the only one of its kind in the business. */
   readonly extension: string;
+  /** How the name is said, where a voice gets it wrong; empty for as it is written. */
+  readonly saidAs: string;
+  /** In the order they are tried; never empty. */
+  readonly phones: readonly PersonPhone[];
+  /** For messages; empty when there is none. */
+  readonly email: string;
+  /** For texts; empty when there is none. */
+  readonly mobile: E164 | '';
+  /** Whether callers can find them by name. */
+  readonly inDirectory: boolean;
+  /** When they work; null when they are rung whenever a path leads to them. */
+  readonly hoursId: Id<'hours'> | null;
 }
 
 export const longestName = 80;
+export const longestEmail = 254;
 export const extensionPattern = /^[0-9]{2,6}$/;
+export const emailPattern = /^[^\s@<>(),;:"\\]+@[^\s@<>(),;:"\\]+\.[^\s@<>(),;:"\\.]+$/;
+export const mostPhones = 5;
+export const phoneSeconds = { least: 5, most: 300, usual: 12 } as const;
 
-/** The first other person who already has this extension. */
-export function extensionTakenBy(people: readonly Person[], extension: string, except?: PersonId): Person | undefined {
-  return people.find((person) => person.extension === extension && person.id !== except);
-}
+/** Everything about a person but who they are, as it is until somebody says otherwise. */
+export const personDefaults = {
+  saidAs: '',
+  phones: [{ type: 'desk', seconds: phoneSeconds.usual }],
+  email: '',
+  mobile: '',
+  inDirectory: true,
+  hoursId: null,
+} as const satisfies Partial<Person>;
 
-/** The lowest three-digit extension from 201 up that nobody has. */
-export function nextFreeExtension(people: readonly Person[]): string {
-  const taken = new Set(people.map((person) => person.extension));
-  let next = 201;
-  while (taken.has(String(next))) next += 1;
-  return String(next);
+/** How a person's name is spoken. */
+export function spokenName({ name, saidAs }: Pick<Person, 'name' | 'saidAs'>): string {
+  return saidAs.trim() || name;
 }

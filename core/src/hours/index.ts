@@ -12,8 +12,8 @@ export {
   type Weekday,
   type WeekSpan,
 } from './hours';
-export { clockReading, instantOf, isTimeZone, type TimeZone } from './timeZone';
-export { periodsAt, spansAt } from './week';
+export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
+export { isWorkingAt, nextBoundary, periodsAt, spansAt } from './week';
 export {
   answersAt,
   answerSpans,
@@ -21,7 +21,7 @@ export {
   nextChange,
   type Answer,
   type AnswerChange,
-  type PeriodRule,
+  type OrderedRule,
   type AnswerSpan,
 } from './answersAt';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';

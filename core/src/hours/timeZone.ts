@@ -53,3 +53,8 @@ export function clockReading(atMs: number, zone: TimeZone): string {
   const here = Temporal.Instant.fromEpochMilliseconds(Math.floor(atMs)).toZonedDateTimeISO(zone);
   return here.toPlainDateTime().toString({ smallestUnit: 'minute' });
 }
+
+/** The day by a zone's calendar at an instant: `2026-11-23`. */
+export function dayAt(atMs: number, zone: TimeZone): string {
+  return clockReading(atMs, zone).slice(0, 10);
+}

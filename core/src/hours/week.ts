@@ -23,6 +23,11 @@ export function periodsAt(hours: Hours, zone: TimeZone, atMs: number): ReadonlyS
   return new Set(spansAt(hours, zone, atMs).map((span) => span.periodId));
 }
 
+/** Whether somebody who keeps these hours works at an instant: any period of theirs runs. */
+export function isWorkingAt(hours: Hours, zone: TimeZone, atMs: number): boolean {
+  return spansAt(hours, zone, atMs).length > 0;
+}
+
 /** The next instant after this one at which a span starts or ends, or the clocks change. */
 export function nextBoundary(hours: Hours, zone: TimeZone, atMs: number): number {
   const { untilMs } = offsetStretchAt(zone, atMs);

@@ -1,14 +1,14 @@
 import { z } from 'zod';
-import { boxId, personId } from '../directory';
+import { boxId, callerListId, contactId, mostTold, nameParts, personId, tellWays } from '../directory';
 import { periodId } from '../hours';
 import type { IdKind } from '../id';
 import { mostPeriods } from '../hours';
-import { schemaVersion, type Attendant } from './attendant';
+import { mostNamedPaths, schemaVersion, type Attendant } from './attendant';
 import { longestWords } from './greeting';
-import { greetingId, sheetId } from './ids';
+import { greetingId, lineId, namedPathId, sheetId } from './ids';
 import { keys } from './key';
 import { longestLabel, longestSheetName, menuLimits, mostSheets } from './sheet';
-import { longestRingSeconds, mostSteps, shortestRingSeconds } from './step';
+import { longestRingSeconds, longestTypedNumber, mostSteps, shortestRingSeconds } from './step';
 import { voiceIds } from './voice';
 
 const id = (kind: IdKind<string>) => z.string().regex(kind.pattern);
@@ -20,16 +20,38 @@ const spoken = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('greeting'), greetingId: id(greetingId) }),
 ]);
 
+const ringSeconds = count({ least: shortestRingSeconds, most: longestRingSeconds });
+const hear = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('ringback') }),
+  z.strictObject({ type: z.literal('greeting'), greetingId: id(greetingId) }),
+]);
+const ringing = { seconds: ringSeconds.nullable(), before: words, hear };
+const outside = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('contact'), contactId: id(contactId) }),
+  z.strictObject({ type: z.literal('number'), number: z.string().max(longestTypedNumber) }),
+]);
+/** Who is told of a message, and how. */
+export const tellSchema = z.array(z.strictObject({ personId: id(personId), by: z.enum(tellWays) })).max(mostTold);
+
 const step = z.discriminatedUnion('type', [
-  z.strictObject({
-    type: z.literal('ring'),
-    personId: id(personId),
-    seconds: count({ least: shortestRingSeconds, most: longestRingSeconds }),
-  }),
+  z.strictObject({ type: z.literal('ring'), personId: id(personId), ...ringing }),
+  z.strictObject({ type: z.literal('ringOutside'), to: outside, accept: z.boolean(), ...ringing }),
+  z.strictObject({ type: z.literal('handOver'), to: outside, before: words }),
+  z.strictObject({ type: z.literal('toLine'), lineId: id(lineId) }),
   z.strictObject({ type: z.literal('say'), spoken }),
-  z.strictObject({ type: z.literal('takeMessage'), boxId: id(boxId) }),
+  z.strictObject({
+    type: z.literal('takeMessage'),
+    boxId: id(boxId),
+    beep: z.boolean().nullable(),
+    tell: tellSchema.nullable(),
+  }),
   z.strictObject({ type: z.literal('goTo'), sheetId: id(sheetId) }),
+  z.strictObject({ type: z.literal('back') }),
   z.strictObject({ type: z.literal('sayAgain') }),
+  z.strictObject({ type: z.literal('searchByName'), by: z.enum(nameParts), seconds: ringSeconds }),
+  z.strictObject({ type: z.literal('askExtension'), seconds: ringSeconds }),
+  z.strictObject({ type: z.literal('followPath'), pathId: id(namedPathId) }),
+  z.strictObject({ type: z.literal('record'), on: z.boolean() }),
   z.strictObject({ type: z.literal('hangUp'), words }),
 ]);
 
@@ -42,7 +64,8 @@ const option = z.strictObject({
   path,
 });
 
-const sheetHead = { id: id(sheetId), name: z.string().trim().min(1).max(longestSheetName) };
+const name = z.string().trim().min(1).max(longestSheetName);
+const sheetHead = { id: id(sheetId), name, voice: z.enum(voiceIds).nullable() };
 
 const menu = z.strictObject({
   type: z.literal('menu'),
@@ -58,18 +81,26 @@ const menu = z.strictObject({
   wrongKeys: count(menuLimits.wrongKeys),
   wrongKeyWords: words,
   wrongKeyPath: path,
+  extensions: z.strictObject({ waitSeconds: count(menuLimits.extensionWaitSeconds) }).nullable(),
+  speech: z.boolean(),
 });
 
 const announcement = z.strictObject({ type: z.literal('announcement'), ...sheetHead, words, afterPath: path });
 
-const rule = z.strictObject({ periodId: id(periodId), path });
+const namedPath = z.strictObject({ id: id(namedPathId), name, steps: path });
+
+const rule = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('period'), periodId: id(periodId), path }),
+  z.strictObject({ type: z.literal('callers'), callerListId: id(callerListId), path }),
+]);
 
 /** The shape of the attendant document: the one place that says which JSON is one. */
 export const attendantSchema = z.strictObject({
   schemaVersion: z.literal(schemaVersion),
   voice: z.enum(voiceIds),
   sheets: z.array(z.discriminatedUnion('type', [menu, announcement])).max(mostSheets),
-  answering: z.strictObject({ rules: z.array(rule).max(mostPeriods), otherwise: path }),
+  paths: z.array(namedPath).max(mostNamedPaths),
+  answering: z.strictObject({ rules: z.array(rule).max(2 * mostPeriods), otherwise: path }),
 }) as unknown as z.ZodType<Attendant>;
 
 /** The document's shape as JSON Schema (draft 2020-12), for those who write attendants with other tools. */

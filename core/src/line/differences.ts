@@ -5,6 +5,7 @@ import type { Sheet } from './sheet';
 export type Difference =
   | { readonly type: 'added' | 'removed' | 'changed'; readonly sheet: Sheet }
   | { readonly type: 'answering' }
+  | { readonly type: 'namedPath'; readonly how: 'added' | 'removed' | 'changed'; readonly name: string }
   | { readonly type: 'voice' };
 
 /** What is not the same in two attendants, sheet by sheet. */
@@ -22,6 +23,19 @@ export function differences(before: Attendant, after: Attendant): readonly Diffe
     ...(before.voice === after.voice ? [] : [{ type: 'voice' } as const]),
     ...inSheets,
     ...removed,
+    ...inNamedPaths(before, after),
+  ];
+}
+
+function inNamedPaths(before: Attendant, after: Attendant): Difference[] {
+  const gone = before.paths.filter(({ id }) => !after.paths.some((path) => path.id === id));
+  return [
+    ...after.paths.flatMap((path): Difference[] => {
+      const earlier = before.paths.find(({ id }) => id === path.id);
+      if (earlier && isSame(earlier, path)) return [];
+      return [{ type: 'namedPath', how: earlier ? 'changed' : 'added', name: path.name }];
+    }),
+    ...gone.map(({ name }): Difference => ({ type: 'namedPath', how: 'removed', name })),
   ];
 }
 

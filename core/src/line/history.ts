@@ -1,6 +1,9 @@
 import type { Attendant } from './attendant';
 import { applyEdit } from './edits/applyEdit';
+import { isSame } from './differences';
 import type { Edit } from './edits/edit';
+import { pathAt, slotKey } from './slot';
+import type { Path, Step } from './step';
 
 /** One step of undo: an edit, and the attendants before and after it. */
 export interface Change {
@@ -28,7 +31,7 @@ export function startHistory(present: Attendant): History {
 export function doEdit(history: History, edit: Edit): History {
   const after = applyEdit(history.present, edit);
   const last = history.done.at(-1);
-  if (last && history.undone.length === 0 && typesOn(last.edit, edit)) {
+  if (last && history.undone.length === 0 && typesOn(last, edit)) {
     return { present: after, done: [...history.done.slice(0, -1), { ...last, edit, after }], undone: [] };
   }
   const done = [...history.done, { edit, before: history.present, after }];
@@ -49,7 +52,7 @@ export function redo(history: History): History {
   return { present: change.after, done: [...history.done, change], undone: history.undone.slice(0, -1) };
 }
 
-function typesOn(earlier: Edit, later: Edit): boolean {
+function typesOn({ edit: earlier, before }: Change, later: Edit): boolean {
   if (earlier.type === 'setWords' && later.type === 'setWords') {
     return earlier.sheetId === later.sheetId && earlier.part === later.part;
   }
@@ -57,5 +60,36 @@ function typesOn(earlier: Edit, later: Edit): boolean {
     const both = earlier.option.label !== undefined && later.option.label !== undefined;
     return both && earlier.sheetId === later.sheetId && earlier.key === later.key;
   }
+  if (earlier.type === 'renameNamedPath' && later.type === 'renameNamedPath') return earlier.pathId === later.pathId;
+  if (earlier.type === 'setPath' && later.type === 'setPath') {
+    const isSamePlace = slotKey(earlier.slot) === slotKey(later.slot);
+    const first = pathAt(before, earlier.slot) ?? [];
+    return isSamePlace && [first, earlier.path].every((path) => differsInWords(path, later.path));
+  }
   return earlier.type === 'renameSheet' && later.type === 'renameSheet' && earlier.sheetId === later.sheetId;
+}
+
+/** Whether two paths differ in nothing but the words of one step: typing, letter by letter. */
+function differsInWords(one: Path, other: Path): boolean {
+  const changed = one.filter((step, index) => !isSame(step, other[index]));
+  return (
+    one.length === other.length &&
+    changed.length === 1 &&
+    one.every((step, index) => isSame(withoutWords(step), withoutWords(other[index] ?? step)))
+  );
+}
+
+function withoutWords(step: Step): Step {
+  switch (step.type) {
+    case 'say':
+      return step.spoken.type === 'typed' ? { ...step, spoken: { type: 'typed', words: '' } } : step;
+    case 'hangUp':
+      return { ...step, words: '' };
+    case 'ring':
+    case 'ringOutside':
+    case 'handOver':
+      return { ...step, before: '' };
+    default:
+      return step;
+  }
 }

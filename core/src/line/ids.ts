@@ -8,3 +8,6 @@ export const sheetId = idKind('sheet');
 
 export type GreetingId = Id<'greeting'>;
 export const greetingId = idKind('greeting');
+
+export type NamedPathId = Id<'path'>;
+export const namedPathId = idKind('path');

@@ -1,21 +1,38 @@
-export { greetingId, lineId, sheetId, type GreetingId, type LineId, type SheetId } from './ids';
+export {
+  greetingId,
+  lineId,
+  namedPathId,
+  sheetId,
+  type GreetingId,
+  type LineId,
+  type NamedPathId,
+  type SheetId,
+} from './ids';
 export type { Line } from './line';
 export { isKey, keys, spokenKey, type Key } from './key';
-export { defaultVoice, voiceIds, voices, type VoiceId } from './voice';
+export { defaultVoice, languageOf, languages, voiceIds, voices, type Language, type VoiceId } from './voice';
 export { longestWords, type Greeting } from './greeting';
 export {
   alwaysEnds,
   defaultRingSeconds,
   longestRingSeconds,
+  longestTypedNumber,
+  messageDefaults,
   mostSteps,
+  ownVoicemailSeconds,
+  ringDefaults,
   secondsPerRing,
   shortestRingSeconds,
+  type Hearing,
+  type Outside,
   type Path,
+  type RingOutsideStep,
   type RingStep,
   type SayStep,
   type Spoken,
   type Step,
   type StepType,
+  type TakeMessageStep,
 } from './step';
 export {
   longestLabel,
@@ -24,18 +41,47 @@ export {
   newAnnouncement,
   newMenu,
   type Announcement,
+  type ExtensionDialling,
   type Menu,
   type Option,
   type Sheet,
 } from './sheet';
-export { findSheet, schemaVersion, type AnsweringRule, type Attendant } from './attendant';
-export { pathAt, sheetOfSlot, slotsOf, type Slot } from './slot';
+export {
+  findNamedPath,
+  findSheet,
+  pathEnds,
+  schemaVersion,
+  type AnsweringRule,
+  type Attendant,
+  type NamedPath,
+} from './attendant';
+export {
+  isRuleAt,
+  pathAt,
+  pathsOf,
+  sheetOfSlot,
+  slotKey,
+  slotOfRule,
+  slotsOf,
+  slotsOfSheet,
+  type RuleSlot,
+  type Slot,
+} from './slot';
 export { greetingsUsed, refersTo, usesOf, type ReferredId, type Use } from './references';
 export { readAttendant, type DocumentProblem } from './readAttendant';
-export { attendantJsonSchema } from './attendantSchema';
+export { attendantJsonSchema, tellSchema } from './attendantSchema';
 export { applyEdit } from './edits/applyEdit';
 export type { Edit, MenuSettings, WordsPart } from './edits/edit';
+export { copyOfSheet } from './copyOfSheet';
+export { folded, searchAttendant, type Hit } from './search';
 export { doEdit, redo, startHistory, undo, type Change, type History } from './history';
 export { starterAttendant, type StarterFacts } from './starter';
-export { describeDocumentProblem, describeEdit, describeSlot, describeStep, type Names } from './words/en';
+export {
+  describeDocumentProblem,
+  describeEdit,
+  describeOutside,
+  describeSlot,
+  describeStep,
+  type Names,
+} from './words/en';
 export { differences, isSame, type Difference } from './differences';

@@ -10,4 +10,8 @@ export interface Line {
   readonly number: E164;
   readonly timeZone: TimeZone;
   readonly hoursId: HoursId;
+  /** The first day, as `2026-05-15`, on which the line is in service; null for always. */
+  readonly serviceFrom: string | null;
+  /** The last day on which it is; null for always. */
+  readonly serviceUntil: string | null;
 }

@@ -1,4 +1,4 @@
-import { attendant, fuelId, names, office, open, priya, welcomeId } from '../testing/boatyard';
+import { attendant, fuelId, names, office, open, priya, ringFor, welcomeId } from '../testing/boatyard';
 import { greetingId } from './ids';
 import {
   attendantJsonSchema,
@@ -29,8 +29,8 @@ describe('a stored attendant', () => {
     [null, 'This is not an attendant written by Locutor: its schema version is missing.'],
     [[], 'This is not an attendant written by Locutor: its schema version is missing.'],
     [
-      { ...attendant, schemaVersion: 2 },
-      'This attendant was written by a newer Locutor (schema version 2; this one knows 1).',
+      { ...attendant, schemaVersion: 3 },
+      'This attendant was written by a newer Locutor (schema version 3; this one knows 2).',
     ],
     [{ ...attendant, sheets: [welcome, welcome] }, `Two sheets have the same id, ${welcomeId}.`],
     [{ ...attendant, sheets: [{ ...welcome, name: '' }] }, 'sheets, 1, name: empty or too small; the least is 1.'],
@@ -54,16 +54,70 @@ describe('a stored attendant', () => {
   it('is refused with a step that is none, and with more than belongs there', () => {
     const withPath = (step: object) => ({ ...attendant, answering: { rules: [], otherwise: [step] } });
     expect(problemsOf(withPath({ type: 'teleport' }))).toHaveLength(1);
-    expect(problemsOf(withPath({ type: 'ring', personId: priya.id, seconds: 4 }))).toHaveLength(1);
-    expect(problemsOf(withPath({ type: 'ring', personId: office.id, seconds: 24 }))).toHaveLength(1);
+    expect(problemsOf(withPath({ ...ringFor(priya.id, 4) }))).toHaveLength(1);
+    expect(problemsOf(withPath({ ...ringFor(office.id as never, 24) }))).toHaveLength(1);
     expect(problemsOf({ ...attendant, extra: true })).toHaveLength(1);
   });
 
   it('has a published JSON Schema', () => {
     expect(attendantJsonSchema()).toMatchObject({
       type: 'object',
-      required: ['schemaVersion', 'voice', 'sheets', 'answering'],
+      required: ['schemaVersion', 'voice', 'sheets', 'paths', 'answering'],
     });
+  });
+});
+
+describe('an attendant of an earlier version', () => {
+  const path = [
+    { type: 'ring', personId: priya.id, seconds: 24 },
+    { type: 'takeMessage', boxId: office.id },
+  ];
+  const first = {
+    schemaVersion: 1,
+    voice: 'slt',
+    sheets: [
+      {
+        type: 'menu',
+        id: welcomeId,
+        name: 'Welcome',
+        openingWords: 'Hello.',
+        options: [{ key: '1', label: 'moorings', readOut: true, path }],
+        closingWords: '',
+        keysDuringGreeting: true,
+        waitSeconds: 5,
+        silentRounds: 2,
+        silenceWords: '',
+        silencePath: path,
+        wrongKeys: 3,
+        wrongKeyWords: '',
+        wrongKeyPath: [{ type: 'sayAgain' }],
+      },
+      { type: 'announcement', id: fuelId, name: 'Fuel dock', words: 'Closed.', afterPath: path },
+    ],
+    answering: { rules: [{ periodId: open.id, path: [{ type: 'goTo', sheetId: welcomeId }] }], otherwise: path },
+  };
+
+  it('is opened as today’s, with nothing lost', () => {
+    const read = readAttendant(first);
+    const today = [ringFor(priya.id, 24), { type: 'takeMessage', boxId: office.id, beep: null, tell: null }];
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        schemaVersion: 2,
+        paths: [],
+        sheets: [
+          { voice: null, extensions: null, speech: false, options: [{ path: today }], silencePath: today },
+          { voice: null, afterPath: today },
+        ],
+        answering: { rules: [{ type: 'period', periodId: open.id }], otherwise: today },
+      },
+    });
+  });
+
+  it('is refused in words when it is damaged', () => {
+    expect(problemsOf({ schemaVersion: 1 })).not.toEqual([]);
+    expect(problemsOf({ ...first, sheets: ['Welcome', { type: 'menu', options: 7 }] })).not.toEqual([]);
+    expect(problemsOf({ ...first, answering: 'always' })).not.toEqual([]);
   });
 });
 

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { right, wrong, type Result } from '../result';
 import type { Attendant } from './attendant';
 import { attendantSchema } from './attendantSchema';
-import type { SheetId } from './ids';
+import type { NamedPathId, SheetId } from './ids';
 import type { Key } from './key';
 import { upgradeDocument } from './upgrades/upgradeDocument';
 import { upgrades } from './upgrades';
@@ -15,7 +15,8 @@ export type DocumentProblem =
   | { readonly type: 'shape'; readonly at: readonly (string | number)[]; readonly says: string }
   | { readonly type: 'sheetTwice'; readonly sheetId: SheetId }
   | { readonly type: 'keyTwice'; readonly sheetId: SheetId; readonly sheetName: string; readonly key: Key }
-  | { readonly type: 'periodTwice'; readonly periodId: string };
+  | { readonly type: 'pathTwice'; readonly pathId: NamedPathId }
+  | { readonly type: 'ruleTwice'; readonly of: string };
 
 /** Reads an attendant from JSON already parsed: upgraded, its shape checked, nothing in it twice. */
 export function readAttendant(raw: unknown): Result<Attendant, DocumentProblem> {
@@ -42,7 +43,10 @@ function says(issue: z.core.$ZodIssue): string {
 
 function findDoubles(attendant: Attendant): DocumentProblem[] {
   const sheets = doublesIn(attendant.sheets.map((sheet) => sheet.id));
-  const periods = doublesIn(attendant.answering.rules.map((rule) => rule.periodId));
+  const paths = doublesIn(attendant.paths.map((path) => path.id));
+  const rules = doublesIn(
+    attendant.answering.rules.map((rule): string => (rule.type === 'period' ? rule.periodId : rule.callerListId)),
+  );
   const keys = attendant.sheets.flatMap((sheet): DocumentProblem[] => {
     if (sheet.type !== 'menu') return [];
     const twice = doublesIn(sheet.options.map((option) => option.key));
@@ -50,7 +54,8 @@ function findDoubles(attendant: Attendant): DocumentProblem[] {
   });
   return [
     ...sheets.map((sheetId): DocumentProblem => ({ type: 'sheetTwice', sheetId })),
-    ...periods.map((periodId): DocumentProblem => ({ type: 'periodTwice', periodId })),
+    ...paths.map((pathId): DocumentProblem => ({ type: 'pathTwice', pathId })),
+    ...rules.map((of): DocumentProblem => ({ type: 'ruleTwice', of })),
     ...keys,
   ];
 }

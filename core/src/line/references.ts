@@ -1,49 +1,87 @@
-import type { BoxId, PersonId } from '../directory';
+import type { BoxId, CallerListId, ContactId, PersonId } from '../directory';
 import type { PeriodId } from '../hours';
+import { unreachable } from '../result';
 import type { Attendant } from './attendant';
-import type { GreetingId, SheetId } from './ids';
-import { pathAt, slotsOf, type Slot } from './slot';
-import type { Step } from './step';
+import type { GreetingId, LineId, NamedPathId, SheetId } from './ids';
+import { pathsOf, type Slot } from './slot';
+import type { Hearing, Outside, Path, Step } from './step';
 
 /** Anything an attendant can refer to. */
-export type ReferredId = PersonId | BoxId | GreetingId | SheetId | PeriodId;
+export type ReferredId =
+  PersonId | BoxId | ContactId | CallerListId | GreetingId | SheetId | NamedPathId | PeriodId | LineId;
 
 /** Where something is used: a step of a path, or a rule of the answering order. */
 export type Use = { readonly slot: Slot; readonly stepIndex: number | null };
 
 /** Every place of the attendant that refers to something. */
 export function usesOf(attendant: Attendant, id: ReferredId): readonly Use[] {
-  return slotsOf(attendant).flatMap((slot): Use[] => {
-    const rule: Use[] = slot.type === 'period' && slot.periodId === id ? [{ slot, stepIndex: null }] : [];
-    const path = pathAt(attendant, slot) ?? [];
-    const steps = path.flatMap((step, stepIndex) => (refersTo(step) === id ? [{ slot, stepIndex }] : []));
-    return [...rule, ...steps];
+  return pathsOf(attendant).flatMap(({ slot, path }): Use[] => {
+    const isRule =
+      (slot.type === 'period' && slot.periodId === id) || (slot.type === 'callers' && slot.callerListId === id);
+    const steps = path.flatMap((step, stepIndex) => (refersTo(step).includes(id) ? [{ slot, stepIndex }] : []));
+    return isRule ? [{ slot, stepIndex: null }, ...steps] : steps;
   });
 }
 
-/** The one thing a step refers to, if any. */
-export function refersTo(step: Step): ReferredId | undefined {
+/** Everything a step refers to. */
+export function refersTo(step: Step): readonly ReferredId[] {
   switch (step.type) {
     case 'ring':
-      return step.personId;
+      return [step.personId, ...inHearing(step.hear)];
+    case 'ringOutside':
+      return [...inOutside(step.to), ...inHearing(step.hear)];
+    case 'handOver':
+      return inOutside(step.to);
+    case 'toLine':
+      return [step.lineId];
     case 'takeMessage':
-      return step.boxId;
+      return [step.boxId, ...(step.tell ?? []).map(({ personId }) => personId)];
     case 'goTo':
-      return step.sheetId;
+      return [step.sheetId];
+    case 'followPath':
+      return [step.pathId];
     case 'say':
-      return step.spoken.type === 'greeting' ? step.spoken.greetingId : undefined;
+      return step.spoken.type === 'greeting' ? [step.spoken.greetingId] : [];
+    case 'back':
     case 'sayAgain':
+    case 'searchByName':
+    case 'askExtension':
+    case 'record':
     case 'hangUp':
-      return undefined;
+      return [];
+    default:
+      return unreachable(step);
   }
+}
+
+function inOutside(to: Outside): readonly ContactId[] {
+  return to.type === 'contact' ? [to.contactId] : [];
+}
+
+function inHearing(hear: Hearing): readonly GreetingId[] {
+  return hear.type === 'greeting' ? [hear.greetingId] : [];
+}
+
+/** A path in which everything that referred to one thing refers to another of its kind. */
+export function replacedInPath(path: Path, from: ReferredId, to: ReferredId): Path {
+  return path.some((step) => refersTo(step).includes(from)) ? path.map((step) => replaced(step, from, to)) : path;
+}
+
+/** Ids are told apart by their kind, so exchanging the text wherever a value is exactly that id is exact. */
+function replaced<Value>(value: Value, from: ReferredId, to: ReferredId): Value {
+  if (value === (from as unknown)) return to as Value;
+  if (Array.isArray(value)) return value.map((each: unknown) => replaced(each, from, to)) as Value;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, replaced(each, from, to)])) as Value;
 }
 
 /** The ids of the library greetings that the attendant's steps say. */
 export function greetingsUsed(attendant: Attendant): ReadonlySet<GreetingId> {
   const found = new Set<GreetingId>();
-  for (const slot of slotsOf(attendant)) {
-    for (const step of pathAt(attendant, slot) ?? []) {
+  for (const { path } of pathsOf(attendant)) {
+    for (const step of path) {
       if (step.type === 'say' && step.spoken.type === 'greeting') found.add(step.spoken.greetingId);
+      if ('hear' in step && step.hear.type === 'greeting') found.add(step.hear.greetingId);
     }
   }
   return found;

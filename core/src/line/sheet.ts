@@ -1,6 +1,7 @@
 import type { SheetId } from './ids';
 import type { Key } from './key';
 import type { Path } from './step';
+import type { VoiceId } from './voice';
 
 /** What one key of a menu does. Options stand in the order they are read out. */
 export interface Option {
@@ -11,11 +12,23 @@ export interface Option {
   readonly path: Path;
 }
 
-/** Words, then keys to choose from. */
-export interface Menu {
-  readonly type: 'menu';
+interface SheetHead {
   readonly id: SheetId;
+  /** 1 to 60 characters. */
   readonly name: string;
+  /** The voice, and so the language, of this sheet and of the paths that begin here; null for the attendant's. */
+  readonly voice: VoiceId | null;
+}
+
+/** Lets callers dial an extension in a menu at any time. */
+export interface ExtensionDialling {
+  /** How long to wait for a further digit, 1 to 10 s; # ends the wait. */
+  readonly waitSeconds: number;
+}
+
+/** Words, then keys to choose from. */
+export interface Menu extends SheetHead {
+  readonly type: 'menu';
   readonly openingWords: string;
   readonly options: readonly Option[];
   readonly closingWords: string;
@@ -33,13 +46,15 @@ export interface Menu {
   /** What is said after a wrong key, before the menu is said again. */
   readonly wrongKeyWords: string;
   readonly wrongKeyPath: Path;
+  /** Null when extensions cannot be dialled here. */
+  readonly extensions: ExtensionDialling | null;
+  /** Whether callers may say what an option is for, or a person's name, instead of pressing a key. */
+  readonly speech: boolean;
 }
 
 /** Words without keys, then a path. */
-export interface Announcement {
+export interface Announcement extends SheetHead {
   readonly type: 'announcement';
-  readonly id: SheetId;
-  readonly name: string;
   readonly words: string;
   readonly afterPath: Path;
 }
@@ -58,12 +73,15 @@ export const menuDefaults = {
   wrongKeys: 3,
   wrongKeyWords: 'Sorry, that key has no use here.',
   wrongKeyPath: [],
+  extensions: null,
+  speech: false,
 } as const satisfies Partial<Menu>;
 
 export const menuLimits = {
   waitSeconds: { least: 1, most: 60 },
   silentRounds: { least: 1, most: 9 },
   wrongKeys: { least: 1, most: 9 },
+  extensionWaitSeconds: { least: 1, most: 10, usual: 3 },
 } as const;
 
 export const longestLabel = 80;
@@ -71,9 +89,9 @@ export const longestSheetName = 60;
 export const mostSheets = 500;
 
 export function newMenu(id: SheetId, name: string): Menu {
-  return { type: 'menu', id, name, ...menuDefaults };
+  return { type: 'menu', id, name, voice: null, ...menuDefaults };
 }
 
 export function newAnnouncement(id: SheetId, name: string): Announcement {
-  return { type: 'announcement', id, name, words: '', afterPath: [] };
+  return { type: 'announcement', id, name, voice: null, words: '', afterPath: [] };
 }

@@ -1,6 +1,6 @@
-import { runTrial, type CallScript, type StaffAct } from '../call';
-import { proof } from '../proof';
-import { closedMoment, hours, noor, office, open, openMoment, priya, zone } from '../testing/boatyard';
+import { runTrial, type StaffAct } from '../call';
+import { closedMoment, noor, office, open, openMoment, priya, script, withAttendant } from '../testing/boatyard';
+import { proofOf } from '../testing/proofOf';
 import { sheetId, starterAttendant } from '.';
 
 const people = [noor, priya];
@@ -13,7 +13,7 @@ const facts = {
   afterHoursId: sheetId.create('afterHours'),
 };
 const attendant = starterAttendant(facts);
-const script: CallScript = { attendant, timeZone: zone, hours, people, boxes: [office], greetings: [] };
+const called = withAttendant(attendant);
 const trial = {
   callerNumber: 'anonymous',
   caller: [],
@@ -22,22 +22,16 @@ const trial = {
 
 describe('the first attendant', () => {
   it('has no fault', () => {
-    expect(proof({ attendant, hours, people, boxes: [office], greetings: [] })).toEqual([]);
-    expect(
-      proof({
-        attendant: starterAttendant({ ...facts, people: [] }),
-        hours,
-        people: [],
-        boxes: [office],
-        greetings: [],
-      }),
-    ).toEqual([]);
+    expect(proofOf(called)).toEqual([]);
+    expect(proofOf(withAttendant(starterAttendant({ ...facts, people: [] }), { ...script, people: [] }))).toEqual([]);
   });
 
   it('lets a caller who presses nothing reach somebody when open, and leave a message when closed', () => {
-    const open = runTrial(script, { ...trial, atMs: openMoment }).transcript;
-    expect(open).toContainEqual(expect.objectContaining({ type: 'answered', personId: noor.id }));
-    const closed = runTrial(script, { ...trial, atMs: closedMoment }).transcript;
+    const open = runTrial(called, { ...trial, atMs: openMoment }).transcript;
+    expect(open).toContainEqual(
+      expect.objectContaining({ type: 'answered', phone: { type: 'person', personId: noor.id, number: null } }),
+    );
+    const closed = runTrial(called, { ...trial, atMs: closedMoment }).transcript;
     expect(closed).toContainEqual(expect.objectContaining({ type: 'message', boxId: office.id, kept: true }));
   });
 

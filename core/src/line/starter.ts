@@ -4,7 +4,7 @@ import { schemaVersion, type Attendant } from './attendant';
 import type { SheetId } from './ids';
 import { keys } from './key';
 import { newMenu, type Option } from './sheet';
-import { defaultRingSeconds, type Path } from './step';
+import { messageDefaults, ringDefaults, type Path } from './step';
 import { defaultVoice } from './voice';
 
 /** What a first attendant is made from. */
@@ -21,7 +21,7 @@ export interface StarterFacts {
 /** A sensible first attendant: a welcome with a key for each person, and a menu for when nobody is there. */
 export function starterAttendant(facts: StarterFacts): Attendant {
   const { businessName, boxId, welcomeId, afterHoursId } = facts;
-  const takeMessage: Path = [{ type: 'takeMessage', boxId }];
+  const takeMessage: Path = [{ type: 'takeMessage', boxId, ...messageDefaults }];
   const first = facts.people[0];
   const reachSomebody: Path = first ? ringThenMessage(first.id, boxId) : takeMessage;
   const welcome = {
@@ -49,8 +49,9 @@ export function starterAttendant(facts: StarterFacts): Attendant {
     schemaVersion,
     voice: defaultVoice,
     sheets: [welcome, afterHours],
+    paths: [],
     answering: {
-      rules: [{ periodId: facts.openPeriodId, path: [{ type: 'goTo', sheetId: welcomeId }] }],
+      rules: [{ type: 'period', periodId: facts.openPeriodId, path: [{ type: 'goTo', sheetId: welcomeId }] }],
       otherwise: [{ type: 'goTo', sheetId: afterHoursId }],
     },
   };
@@ -67,8 +68,8 @@ function personOptions({ people, boxId }: StarterFacts): Option[] {
 
 function ringThenMessage(personId: PersonId, boxId: BoxId): Path {
   return [
-    { type: 'ring', personId, seconds: defaultRingSeconds },
-    { type: 'takeMessage', boxId },
+    { type: 'ring', personId, ...ringDefaults },
+    { type: 'takeMessage', boxId, ...messageDefaults },
   ];
 }
 

@@ -1,4 +1,4 @@
-export { proof, type Finding } from './proof';
-export type { FindingPlace, ProofSubject } from './rule';
+export { faultsIn, proof, type Finding } from './proof';
+export type { FindingPlace, Grade, ProofSubject } from './rule';
 export type { RuleName } from './rules';
 export { adviseOn, describeFinding } from './words/en';

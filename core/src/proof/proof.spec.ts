@@ -1,10 +1,36 @@
-import { attendant, closedId, fuelId, hours, names, noor, office, priya, welcomeId } from '../testing/boatyard';
-import { applyEdit, type Attendant, type Edit } from '../line';
-import { adviseOn, describeFinding, proof, type RuleName } from '.';
+import {
+  attendant,
+  closedId,
+  frontDeskPath,
+  fuelId,
+  harbourMaster,
+  line,
+  message,
+  names,
+  noor,
+  priya,
+  ringFor,
+  script,
+  slipHolders,
+  welcomeId,
+  withAttendant,
+} from '../testing/boatyard';
+import { proofOf } from '../testing/proofOf';
+import { applyEdit, ringDefaults, type Attendant, type Edit, type Path } from '../line';
+import { adviseOn, describeFinding, faultsIn, type RuleName } from '.';
 import { rules } from './rules';
 
 const read = (edited: Attendant) =>
-  proof({ attendant: edited, hours, people: [noor, priya], boxes: [office], greetings: [] });
+  proofOf(withAttendant(edited, { ...script, contacts: [{ ...harbourMaster, serviceUntil: '2026-11-22' }] }));
+const key1 = { type: 'key', sheetId: welcomeId, key: '1' } as const;
+const onKey1 = (...path: Path): Edit => ({ type: 'setPath', slot: key1, path });
+const outside = (number: string, seconds = 18): Path[number] => ({
+  ...ringDefaults,
+  type: 'ringOutside',
+  to: { type: 'number', number },
+  accept: false,
+  seconds,
+});
 
 const flaws: Readonly<Record<RuleName, readonly [Edit, string]>> = {
   pathEmpty: [
@@ -15,7 +41,7 @@ const flaws: Readonly<Record<RuleName, readonly [Edit, string]>> = {
     {
       type: 'setPath',
       slot: { type: 'key', sheetId: welcomeId, key: '1' },
-      path: [{ type: 'ring', personId: priya.id, seconds: 24 }],
+      path: [ringFor(priya.id, 24)],
     },
     'Key 1 of Welcome stops: if nobody picks up, the caller is cut off.',
   ],
@@ -27,6 +53,35 @@ const flaws: Readonly<Record<RuleName, readonly [Edit, string]>> = {
   noWords: [
     { type: 'setWords', sheetId: closedId, part: 'openingWords', words: ' … ' },
     'After hours says nothing: the caller hears silence.',
+  ],
+  circle: [
+    { type: 'setPath', slot: { type: 'silence', sheetId: closedId }, path: [{ type: 'sayAgain' }] },
+    'After hours comes round to itself: a caller who presses nothing never gets out.',
+  ],
+  pathInItself: [
+    {
+      type: 'addNamedPath',
+      path: { id: frontDeskPath, name: 'Front desk', steps: [{ type: 'followPath', pathId: frontDeskPath }] },
+    },
+    'The path Front desk follows itself and never ends.',
+  ],
+  notANumber: [onKey1(outside('soon'), ...message), 'Key 1 of Welcome calls something that is not a telephone number.'],
+  ownNumber: [onKey1(outside('207 555 0140'), ...message), 'Key 1 of Welcome calls this line’s own number.'],
+  outOfService: [
+    onKey1({ type: 'handOver', to: { type: 'contact', contactId: harbourMaster.id }, before: '' }),
+    'Key 1 of Welcome calls a number that is not in service today.',
+  ],
+  ringsForEver: [
+    onKey1(ringFor(priya.id, null)),
+    'Key 1 of Welcome rings with no limit: no step after that can ever run.',
+  ],
+  ownVoicemail: [
+    onKey1(outside('+12075550161', 30), ...message),
+    'Key 1 of Welcome rings an outside phone so long that its own voicemail may answer.',
+  ],
+  keyIsFirstDigit: [
+    { type: 'setMenuSettings', sheetId: welcomeId, settings: { extensions: { waitSeconds: 4 } } },
+    'Key 2 of Welcome is also the first digit of extensions: who presses it waits 4 s.',
   ],
 };
 
@@ -43,18 +98,69 @@ describe('the proof', () => {
   });
 
   it('finds every fault of several', () => {
-    const edited = Object.values(flaws).reduce((all, [edit]) => applyEdit(all, edit), attendant);
-    expect(new Set(read(edited).map(({ rule }) => rule))).toEqual(new Set(Object.keys(flaws)));
+    const several: readonly RuleName[] = ['pathEmpty', 'pathStops', 'noFallback', 'pathInItself', 'keyIsFirstDigit'];
+    const edited = several.reduce((all, name) => applyEdit(all, flaws[name][0]), attendant);
+    const findings = read(edited);
+    expect(new Set(findings.map(({ rule }) => rule))).toEqual(new Set(several));
+    expect(faultsIn(findings)).toHaveLength(findings.length - 1);
   });
 
-  it('finds a person who has left', () => {
-    const findings = proof({ attendant, hours, people: [noor], boxes: [office], greetings: [] });
-    expect(findings).toEqual([
+  it('finds a person who has left, and callers whose list was deleted', () => {
+    const rule = { type: 'callers', callerListId: slipHolders.id, path: message } as const;
+    const edited = withAttendant(applyEdit(attendant, { type: 'addRule', rule }), { ...script, people: [noor] });
+    expect(proofOf(edited)).toEqual([
       {
         rule: 'toDeleted',
         grade: 'fault',
-        at: { type: 'path', slot: { type: 'key', sheetId: welcomeId, key: '1' }, stepIndex: 0 },
+        at: { type: 'path', slot: { type: 'callers', callerListId: slipHolders.id }, stepIndex: null },
       },
+      { rule: 'toDeleted', grade: 'fault', at: { type: 'path', slot: key1, stepIndex: 0 } },
     ]);
+    expect(proofOf(edited, { people: [noor, priya], callerLists: [slipHolders] })).toEqual([]);
+  });
+
+  it('mends a key that is the first digit of extensions by moving it to one that is not', () => {
+    const [edit] = flaws.keyIsFirstDigit;
+    const edited = applyEdit(attendant, edit);
+    const [finding] = read(edited);
+    expect(finding?.fix).toEqual({ type: 'moveKey', sheetId: welcomeId, from: '2', to: '3' });
+    expect(finding?.fix && read(applyEdit(edited, finding.fix))).toEqual([]);
+  });
+
+  it('sees a circle through announcements and named paths, but none where somebody is rung on the way', () => {
+    const round = applyEdit(attendant, {
+      type: 'setPath',
+      slot: { type: 'silence', sheetId: welcomeId },
+      path: [{ type: 'followPath', pathId: frontDeskPath }],
+    });
+    const through = (...steps: Path) =>
+      read(applyEdit(round, { type: 'addNamedPath', path: { id: frontDeskPath, name: 'Desk', steps } }));
+    const toFuel = { type: 'goTo', sheetId: fuelId } as const;
+    expect(through(toFuel).map(({ at }) => at)).toEqual([
+      { type: 'sheet', sheetId: welcomeId },
+      { type: 'sheet', sheetId: fuelId },
+    ]);
+    expect(through(ringFor(noor.id, 18), toFuel)).toEqual([]);
+  });
+
+  it('lets a named path end what follows it', () => {
+    const path = { id: frontDeskPath, name: 'Desk', steps: [ringFor(noor.id, 18), ...message] };
+    const named = applyEdit(attendant, { type: 'addNamedPath', path });
+    expect(read(applyEdit(named, onKey1({ type: 'followPath', pathId: frontDeskPath })))).toEqual([]);
+  });
+
+  it('knows how long each phone of a person rings before the next one', () => {
+    const phones = (accept: boolean) => [
+      { type: 'desk' as const, seconds: 10 },
+      { type: 'outside' as const, number: '+12075550161', seconds: 12, accept },
+    ];
+    const rungFor = (seconds: number, accept = false) =>
+      proofOf(withAttendant(applyEdit(attendant, onKey1(ringFor(priya.id, seconds), ...message)), script), {
+        people: [noor, { ...priya, phones: phones(accept) }],
+      }).map(({ rule }) => rule);
+    expect(rungFor(30)).toEqual([]);
+    expect(rungFor(35)).toEqual(['ownVoicemail']);
+    expect(rungFor(35, true)).toEqual([]);
+    expect(line.number).toBe('+12075550140');
   });
 });

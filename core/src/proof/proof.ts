@@ -1,14 +1,20 @@
-import type { FindingPlace, Grade, ProofSubject } from './rule';
+import type { Found, Grade, ProofSubject } from './rule';
 import { rules, type RuleName } from './rules';
 
 /** Something wrong with a draft, as data. */
-export interface Finding {
+export interface Finding extends Found {
   readonly rule: RuleName;
   readonly grade: Grade;
-  readonly at: FindingPlace;
 }
 
-/** Reads an attendant for faults. */
+/** Reads an attendant: faults first, then what is worth a look. */
 export function proof(subject: ProofSubject): readonly Finding[] {
-  return rules.flatMap((rule) => rule.find(subject).map((at): Finding => ({ rule: rule.name, grade: rule.grade, at })));
+  return rules.flatMap(({ name, grade, find }) =>
+    find(subject).map((found): Finding => ({ rule: name, grade, ...found })),
+  );
+}
+
+/** The findings that stop going on air. */
+export function faultsIn(findings: readonly Finding[]): readonly Finding[] {
+  return findings.filter(({ grade }) => grade === 'fault');
 }

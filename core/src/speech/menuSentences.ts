@@ -1,11 +1,13 @@
-import { spokenKey, type Menu, type Option, type Sheet, type VoiceId } from '../line';
+import type { Menu, Sheet, VoiceId } from '../line';
+import { phrasesOf } from './phrases';
 import { pauses, sentencesOf, type Sentence } from './sentence';
 
 /**
  * What a sheet says: for a menu its opening words, a line for each option that is read out, its closing words; for
  * an announcement its words. The option lines are made from the keys, so words and keys cannot disagree.
  */
-export function sheetSentences(sheet: Sheet, voice: VoiceId): readonly Sentence[] {
+export function sheetSentences(sheet: Sheet, attendantVoice: VoiceId): readonly Sentence[] {
+  const voice = sheet.voice ?? attendantVoice;
   if (sheet.type === 'announcement') {
     return sentencesOf(sheet.words, voice, { type: 'words', sheetId: sheet.id, part: 'words' });
   }
@@ -19,16 +21,9 @@ export function sheetSentences(sheet: Sheet, voice: VoiceId): readonly Sentence[
 function optionSentences(menu: Menu, voice: VoiceId): readonly Sentence[] {
   const said = menu.options.filter((option) => option.readOut && option.label.trim() !== '');
   return said.map((option, index) => ({
-    text: optionLine(option),
+    text: phrasesOf(voice).option(option.label, option.key),
     voice,
     pauseAfterMs: index === said.length - 1 ? pauses.betweenPartsMs : pauses.betweenOptionsMs,
     source: { type: 'option', sheetId: menu.id, key: option.key },
   }));
-}
-
-/** How an option is read out: "For moorings, press 1."; a label that begins with "to" stands as it is. */
-export function optionLine(option: Pick<Option, 'key' | 'label'>): string {
-  const label = option.label.trim().replace(/[.,;:!?]+$/, '');
-  const what = /^(to|for)\s/i.test(label) ? label.charAt(0).toUpperCase() + label.slice(1) : `For ${label}`;
-  return `${what}, press ${spokenKey(option.key)}.`;
 }

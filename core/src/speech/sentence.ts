@@ -34,7 +34,11 @@ export function splitSentences(words: string): readonly string[] {
 
 /** The sentences of some words, with the pause of a part after the last. */
 export function sentencesOf(words: string, voice: VoiceId, source: Source): readonly Sentence[] {
-  const texts = splitSentences(words);
+  return asSentences(splitSentences(words), voice, source);
+}
+
+/** Texts already cut, as sentences. */
+export function asSentences(texts: readonly string[], voice: VoiceId, source: Source): readonly Sentence[] {
   return texts.map((text, index) => ({
     text,
     voice,

@@ -3,7 +3,8 @@ import { findSheet, newAnnouncement, sheetId, type Menu } from '../line';
 import {
   estimateMs,
   estimateSentencesMs,
-  optionLine,
+  phrasesOf,
+  understand,
   pauses,
   sheetSentences,
   splitSentences,
@@ -49,7 +50,18 @@ describe('the words of a menu', () => {
     ['to leave a message', '0', 'To leave a message, press 0.'],
     ['help!', '*', 'For help, press star.'],
     ['tomorrow’s tide', '#', 'For tomorrow’s tide, press pound.'],
-  ] as const)('read "%s" on key %s as: %s', (label, key, says) => expect(optionLine({ label, key })).toBe(says));
+  ] as const)('read "%s" on key %s as: %s', (label, key, says) =>
+    expect(phrasesOf('slt').option(label, key)).toBe(says),
+  );
+
+  it.each([
+    ['frWoman', 'pour les amarrages', '*', 'Pour les amarrages, appuyez sur étoile.'],
+    ['frMan', 'les amarrages', '1', 'Pour les amarrages, appuyez sur 1.'],
+    ['esWoman', 'los amarres', '#', 'Para los amarres, pulse almohadilla.'],
+    ['deMan', 'Liegeplätze', '#', 'Für Liegeplätze, drücken Sie die Raute.'],
+  ] as const)('are in the language of the voice %s', (voice, label, key, says) =>
+    expect(phrasesOf(voice).option(label, key)).toBe(says),
+  );
 });
 
 describe('sentences', () => {
@@ -100,4 +112,27 @@ describe('timing', () => {
       expect(Math.abs(estimateMs(text) / ms - 1)).toBeLessThan(1 / 3);
     }
   });
+});
+
+describe('what a caller says', () => {
+  const choices = [
+    { names: ['moorings'], value: '1' },
+    { names: ['the fuel dock'], value: '2' },
+    { names: ['to leave a message'], value: '0' },
+    { names: ['Wendell Achterberg'], value: 'wendell' },
+    { names: ['Rosalind Achterberg', 'Rosie'], value: 'rosalind' },
+    { names: ['José Pemberton-Roy', ''], value: 'jose' },
+  ];
+  it.each([
+    ['Moorings', ['1']],
+    ['I want the fuel dock please', ['2']],
+    ['leave a message', ['0']],
+    ['fuel', ['2']],
+    ['Achterberg', ['wendell', 'rosalind']],
+    ['rosie', ['rosalind']],
+    ['jose pemberton roy', ['jose']],
+    ['pizza', []],
+    ['the', []],
+    ['', []],
+  ])('"%s" means %j', (said, means) => expect(understand(said, choices)).toEqual(means));
 });

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import type { CallScript } from '../call';
+import { boxId, contactId, nameParts, personId } from '../directory';
 import {
   keys,
+  lineId,
+  namedPathId,
   newAnnouncement,
   newMenu,
   schemaVersion,
@@ -11,36 +14,68 @@ import {
   type Sheet,
   type Step,
 } from '../line';
-import { hours, lunch, noor, office, open, priya, zone } from './boatyard';
-import { boxId, personId } from '../directory';
+import {
+  everybody,
+  harbourMaster,
+  hours,
+  junosBox,
+  line,
+  lunch,
+  mainLine,
+  noor,
+  nuisance,
+  office,
+  open,
+  shedLine,
+  slipHolders,
+} from './boatyard';
 
 const sheetIds = ['a', 'b', 'c', 'd'].map((name) => sheetId.create(name));
+const pathIds = ['p', 'q'].map((name) => namedPathId.create(name));
 const words = fc.constantFrom('', 'Hello.', 'One moment. There will be a short silence.');
+const of = <Type extends string>(type: Type) => fc.constant(type);
+
+const ringing = {
+  seconds: fc.option(fc.integer({ min: 5, max: 300 })),
+  before: words,
+  hear: fc.constant({ type: 'ringback' as const }),
+};
+const outside = fc.oneof(
+  fc.record({ type: of('contact'), contactId: fc.constantFrom(harbourMaster.id, contactId.create('gone')) }),
+  fc.record({ type: of('number'), number: fc.constantFrom('', 'soon', '+12075550191', line.number) }),
+);
 
 const step: fc.Arbitrary<Step> = fc.oneof(
   fc.record({
-    type: fc.constant('ring' as const),
-    personId: fc.constantFrom(noor.id, priya.id, personId.create('gone')),
-    seconds: fc.integer({ min: 5, max: 300 }),
+    type: of('ring'),
+    personId: fc.constantFrom(...everybody.map(({ id }) => id), personId.create('gone')),
+    ...ringing,
   }),
+  fc.record({ type: of('ringOutside'), to: outside, accept: fc.boolean(), ...ringing }),
+  fc.record({ type: of('handOver'), to: outside, before: words }),
+  fc.record({ type: of('toLine'), lineId: fc.constantFrom(mainLine, shedLine, lineId.create('gone')) }),
+  fc.record({ type: of('say'), spoken: fc.record({ type: of('typed'), words }) }),
   fc.record({
-    type: fc.constant('say' as const),
-    spoken: fc.record({ type: fc.constant('typed' as const), words }),
+    type: of('takeMessage'),
+    boxId: fc.constantFrom(office.id, boxId.create('gone')),
+    beep: fc.option(fc.boolean()),
+    tell: fc.constant(null),
   }),
-  fc.record({ type: fc.constant('takeMessage' as const), boxId: fc.constantFrom(office.id, boxId.create('gone')) }),
-  fc.record({ type: fc.constant('goTo' as const), sheetId: fc.constantFrom(...sheetIds, sheetId.create('gone')) }),
-  fc.record({ type: fc.constant('sayAgain' as const) }),
-  fc.record({ type: fc.constant('hangUp' as const), words }),
+  fc.record({ type: of('goTo'), sheetId: fc.constantFrom(...sheetIds, sheetId.create('gone')) }),
+  fc.record({ type: of('back') }),
+  fc.record({ type: of('sayAgain') }),
+  fc.record({ type: of('searchByName'), by: fc.constantFrom(...nameParts), seconds: fc.constant(24) }),
+  fc.record({ type: of('askExtension'), seconds: fc.constant(24) }),
+  fc.record({ type: of('followPath'), pathId: fc.constantFrom(...pathIds, namedPathId.create('gone')) }),
+  fc.record({ type: of('record'), on: fc.boolean() }),
+  fc.record({ type: of('hangUp'), words }),
 );
 
 const path: fc.Arbitrary<Path> = fc.array(step, { maxLength: 4 });
 
 const options = fc.uniqueArray(
-  fc.record({ key: fc.constantFrom(...keys), label: words, readOut: fc.boolean(), path }),
-  {
-    selector: (option) => option.key,
-    maxLength: 6,
-  },
+  fc.record({ key: fc.constantFrom(...keys), label: fc.oneof(words, of('moorings')), readOut: fc.boolean(), path }),
+  { selector: (option) => option.key, maxLength: 6 },
 );
 
 const sheetOf = (id: (typeof sheetIds)[number]): fc.Arbitrary<Sheet> =>
@@ -50,11 +85,14 @@ const sheetOf = (id: (typeof sheetIds)[number]): fc.Arbitrary<Sheet> =>
         openingWords: words,
         options,
         closingWords: words,
+        voice: fc.option(fc.constantFrom('frWoman' as const, 'rms' as const)),
         keysDuringGreeting: fc.boolean(),
         silentRounds: fc.integer({ min: 1, max: 3 }),
         wrongKeys: fc.integer({ min: 1, max: 3 }),
         silencePath: path,
         wrongKeyPath: path,
+        extensions: fc.option(fc.record({ waitSeconds: fc.integer({ min: 1, max: 10 }) })),
+        speech: fc.boolean(),
       })
       .map((menu) => ({ ...newMenu(id, id), ...menu })),
     fc.record({ words, afterPath: path }).map((sheet) => ({ ...newAnnouncement(id, id), ...sheet })),
@@ -62,20 +100,32 @@ const sheetOf = (id: (typeof sheetIds)[number]): fc.Arbitrary<Sheet> =>
 
 const attendant: fc.Arbitrary<Attendant> = fc.record({
   schemaVersion: fc.constant(schemaVersion),
-  voice: fc.constant('slt' as const),
+  voice: of('slt'),
   sheets: fc.tuple(...sheetIds.map(sheetOf)),
+  paths: fc.tuple(...pathIds.map((id) => path.map((steps) => ({ id, name: id, steps })))),
   answering: fc.record({
-    rules: path.map((each) => [{ periodId: open.id, path: each }]),
+    rules: fc.tuple(path, path).map(([day, slips]) => [
+      { type: 'callers' as const, callerListId: slipHolders.id, path: slips },
+      { type: 'period' as const, periodId: open.id, path: day },
+    ]),
     otherwise: path,
   }),
 });
 
-/** Any attendant at all, sound or not: circles, dead ends, steps to what is deleted. */
-export const anyScript: fc.Arbitrary<CallScript> = attendant.map((each) => ({
-  attendant: each,
-  timeZone: zone,
-  hours: { ...hours, periods: [open, lunch] },
-  people: [noor, priya],
-  boxes: [office],
-  greetings: [],
-}));
+/** Any two lines at all, sound or not: circles, dead ends, steps to what is deleted. */
+export const anyScript: fc.Arbitrary<CallScript> = fc.tuple(attendant, attendant).map(([main, shed]) => {
+  const periods = { ...hours, periods: [open, lunch] };
+  return {
+    lineId: mainLine,
+    lines: [
+      { ...line, hours: periods, attendant: main },
+      { ...line, id: shedLine, number: '+12075550155', hours: periods, attendant: shed },
+    ],
+    people: [{ ...noor, hoursId: hours.id }, ...everybody.slice(1)],
+    boxes: [office, junosBox],
+    contacts: [harbourMaster],
+    callerLists: [slipHolders, nuisance],
+    greetings: [],
+    hours: [hours],
+  };
+});

@@ -1,32 +1,72 @@
-import { longestName } from '@locutor/core/directory';
+import {
+  boxDefaults,
+  longestName,
+  mostTold,
+  personId,
+  tellWays,
+  type PersonId,
+  type TellBy,
+} from '@locutor/core/directory';
 import { greetingId, type GreetingId } from '@locutor/core/line';
-import { OrNull, PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
+import { ApiPropertyOptional } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
+import {
+  ChoiceField,
+  OrNull,
+  PatternField,
+  RevisionField,
+  TextField,
+  WholeField,
+  YesNoField,
+} from '../problems/fields';
 
-const greetingRule = { pattern: greetingId.pattern, says: 'That is not the id of a greeting.' };
-const lengthRule = { name: 'The longest message, in seconds,', least: 10, most: 600 };
+const personRule = { pattern: personId.pattern, says: 'That is not the id of a person.' };
 
-export class AddBoxDto {
-  @TextField({ name: 'The name of the box', most: longestName })
-  name: string;
+export class TellDto {
+  @PatternField(personRule)
+  personId: PersonId;
 
-  @OrNull()
-  @PatternField(greetingRule)
-  greetingId: GreetingId | null;
-
-  @WholeField(lengthRule)
-  longestMessageSeconds: number;
+  @ChoiceField({ of: tellWays, says: `Somebody is told by ${tellWays.join(', ')}.` })
+  by: TellBy;
 }
 
-export class ChangeBoxDto {
+class BoxDetailsDto {
+  @OrNull()
+  @PatternField({ ...personRule, optional: true })
+  ownerId?: PersonId | null;
+
+  @OrNull()
+  @PatternField({ pattern: greetingId.pattern, says: 'That is not the id of a greeting.', optional: true })
+  greetingId?: GreetingId | null;
+
+  @YesNoField({ name: 'The beep', optional: true })
+  beep?: boolean;
+
+  @WholeField({ name: 'The longest message, in seconds,', least: 10, most: 600, optional: true })
+  longestMessageSeconds?: number;
+
+  @IsOptional()
+  @IsArray({ message: 'Who is told must be a list.' })
+  @ArrayMaxSize(mostTold, { message: `At most ${mostTold} people can be told.` })
+  @ValidateNested({ each: true })
+  @Type(() => TellDto)
+  @ApiPropertyOptional({ type: [TellDto] })
+  tell?: TellDto[];
+}
+
+export class AddBoxDto extends BoxDetailsDto {
+  @TextField({ name: 'The name of the box', most: longestName })
+  name: string;
+}
+
+export class ChangeBoxDto extends BoxDetailsDto {
   @RevisionField()
   revision: number;
 
   @TextField({ name: 'The name of the box', most: longestName, optional: true })
   name?: string;
-
-  @PatternField({ ...greetingRule, optional: true })
-  greetingId?: GreetingId | null;
-
-  @WholeField({ ...lengthRule, optional: true })
-  longestMessageSeconds?: number;
 }
+
+/** A box as it is until somebody says otherwise. */
+export const newBox = { ...boxDefaults, tell: [] };

@@ -1,7 +1,8 @@
-import type { Box, BoxId } from '@locutor/core/directory';
+import type { Box, BoxId, PersonId, Tell } from '@locutor/core/directory';
 import type { GreetingId } from '@locutor/core/line';
 import { Column, Entity, JoinColumn, ManyToOne } from 'typeorm';
 import { GreetingEntity } from '../greetings/greeting.entity';
+import { PersonEntity } from '../people/person.entity';
 import { Row } from '../rows/row.entity';
 
 @Entity('box')
@@ -10,12 +11,25 @@ export class BoxEntity extends Row<BoxId> implements Box {
   name: string;
 
   @Column('text', { nullable: true })
+  ownerId: PersonId | null;
+
+  @ManyToOne(() => PersonEntity, { onDelete: 'RESTRICT' })
+  @JoinColumn({ name: 'ownerId' })
+  owner?: PersonEntity;
+
+  @Column('text', { nullable: true })
   greetingId: GreetingId | null;
 
   @ManyToOne(() => GreetingEntity, { onDelete: 'RESTRICT' })
   @JoinColumn({ name: 'greetingId' })
   greeting?: GreetingEntity;
 
+  @Column('boolean')
+  beep: boolean;
+
   @Column('integer')
   longestMessageSeconds: number;
+
+  @Column('simple-json')
+  tell: Tell[];
 }

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { DataSourceOptions } from 'typeorm';
 import { entities } from './entities';
 import { FirstTables1700000001000 } from './migrations/1700000001-firstTables';
+import { WholeDirectory1700000002000 } from './migrations/1700000002-wholeDirectory';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -19,7 +20,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       database.pragma('synchronous = FULL');
     },
     entities,
-    migrations: [FirstTables1700000001000],
+    migrations: [FirstTables1700000001000, WholeDirectory1700000002000],
     migrationsRun: true,
     synchronize: false,
   };

@@ -1,4 +1,6 @@
 import { BoxEntity } from '../boxes/box.entity';
+import { CallerListEntity } from '../callerLists/callerList.entity';
+import { ContactEntity } from '../contacts/contact.entity';
 import { DraftEntity } from '../drafts/draft.entity';
 import { GreetingEntity } from '../greetings/greeting.entity';
 import { HoursEntity } from '../hours/hours.entity';
@@ -15,6 +17,8 @@ export const entities = [
   VersionEntity,
   PersonEntity,
   BoxEntity,
+  ContactEntity,
+  CallerListEntity,
   GreetingEntity,
   MessageEntity,
   SpokenSentenceEntity,

@@ -1,7 +1,7 @@
-import { Body, Controller, Get, Param, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { HoursId } from '@locutor/core/hours';
-import { ChangeHoursDto } from './hours.dto';
+import { AddHoursDto, ChangeHoursDto, RenameHoursDto } from './hours.dto';
 import type { HoursEntity } from './hours.entity';
 import { HoursService } from './hours.service';
 
@@ -9,6 +9,29 @@ import { HoursService } from './hours.service';
 @Controller('api/hours')
 export class HoursController {
   constructor(private readonly hours: HoursService) {}
+
+  /** Every named set of hours: of lines and of people. */
+  @Get()
+  list(): Promise<HoursEntity[]> {
+    return this.hours.list();
+  }
+
+  @Post()
+  add(@Body() body: AddHoursDto): Promise<HoursEntity> {
+    return this.hours.add(body);
+  }
+
+  @Patch(':hoursId')
+  rename(@Param('hoursId') id: HoursId, @Body() body: RenameHoursDto): Promise<HoursEntity> {
+    return this.hours.rename(id, body);
+  }
+
+  /** Refused while a line or somebody keeps these hours. */
+  @Delete(':hoursId')
+  @HttpCode(204)
+  remove(@Param('hoursId') id: HoursId): Promise<void> {
+    return this.hours.remove(id);
+  }
 
   @Get(':hoursId')
   get(@Param('hoursId') id: HoursId): Promise<HoursEntity> {

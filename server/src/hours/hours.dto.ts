@@ -27,10 +27,7 @@ export class WeekSpanDto {
   endMin: number;
 }
 
-export class ChangeHoursDto {
-  @RevisionField()
-  revision: number;
-
+class WeekDto {
   @IsArray({ message: 'The periods are missing.' })
   @ArrayMaxSize(mostPeriods, { message: `There can be at most ${mostPeriods} periods.` })
   @ValidateNested({ each: true })
@@ -44,4 +41,24 @@ export class ChangeHoursDto {
   @Type(() => WeekSpanDto)
   @ApiProperty({ type: [WeekSpanDto] })
   week: WeekSpanDto[];
+}
+
+export class ChangeHoursDto extends WeekDto {
+  @RevisionField()
+  revision: number;
+}
+
+const nameRule = { name: 'The name of the hours', most: longestPeriodName };
+
+export class AddHoursDto extends WeekDto {
+  @TextField(nameRule)
+  name: string;
+}
+
+export class RenameHoursDto {
+  @RevisionField()
+  revision: number;
+
+  @TextField(nameRule)
+  name: string;
 }

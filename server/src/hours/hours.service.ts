@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { checkHours, describeHoursProblem, type HoursId } from '@locutor/core/hours';
+import { checkHours, describeHoursProblem, hoursId, type HoursId } from '@locutor/core/hours';
 import { Repository } from 'typeorm';
 import { inUse, invalid, notFound } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
 import { UsesService } from '../uses/uses.service';
-import type { ChangeHoursDto } from './hours.dto';
+import { newId } from '../rows/newId';
+import type { AddHoursDto, ChangeHoursDto, RenameHoursDto } from './hours.dto';
 import { HoursEntity } from './hours.entity';
 
 @Injectable()
@@ -14,6 +15,28 @@ export class HoursService {
     @InjectRepository(HoursEntity) private readonly hours: Repository<HoursEntity>,
     private readonly uses: UsesService,
   ) {}
+
+  list(): Promise<HoursEntity[]> {
+    return this.hours.find({ order: { name: 'ASC' } });
+  }
+
+  async add({ name, periods, week }: AddHoursDto): Promise<HoursEntity> {
+    mustHold({ periods, week });
+    const id = newId(hoursId);
+    await this.hours.insert({ id, name, periods, week });
+    return this.get(id);
+  }
+
+  async rename(id: HoursId, { revision, name }: RenameHoursDto): Promise<HoursEntity> {
+    return changeRevision(this.hours, { id }, revision, { name }, (await this.get(id)).name);
+  }
+
+  async remove(id: HoursId): Promise<void> {
+    const { name } = await this.get(id);
+    const uses = await this.uses.ofHours(id);
+    if (uses.length > 0) throw inUse(name, uses);
+    await this.hours.delete({ id });
+  }
 
   async get(id: HoursId): Promise<HoursEntity> {
     const hours = await this.hours.findOneBy({ id });
@@ -24,14 +47,17 @@ export class HoursService {
   /** Keeps a changed week; a period that still answers somewhere cannot be left out. */
   async change(id: HoursId, { revision, periods, week }: ChangeHoursDto): Promise<HoursEntity> {
     const before = await this.get(id);
-    const checked = checkHours({ periods, week });
-    if (!checked.ok) {
-      throw invalid(checked.problems.map((problem) => ({ at: 'week', says: describeHoursProblem(problem) })));
-    }
+    mustHold({ periods, week });
     for (const gone of before.periods.filter((period) => !periods.some((each) => each.id === period.id))) {
       const uses = await this.uses.of(gone.id);
       if (uses.length > 0) throw inUse(gone.name, uses);
     }
     return changeRevision(this.hours, { id }, revision, { periods, week }, before.name);
   }
+}
+
+function mustHold(hours: Pick<HoursEntity, 'periods' | 'week'>): void {
+  const checked = checkHours(hours);
+  if (checked.ok) return;
+  throw invalid(checked.problems.map((problem) => ({ at: 'week', says: describeHoursProblem(problem) })));
 }

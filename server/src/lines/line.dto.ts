@@ -1,37 +1,36 @@
-import { longestName, readPhoneNumber } from '@locutor/core/directory';
-import { isTimeZone } from '@locutor/core/hours';
-import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { registerDecorator, IsOptional } from 'class-validator';
-import { applyDecorators } from '@nestjs/common';
-import { RevisionField, TextField } from '../problems/fields';
-
-function checkedBy(check: (text: string) => boolean, says: (value: unknown) => string): PropertyDecorator {
-  return (target, propertyName) =>
-    registerDecorator({
-      target: target.constructor,
-      propertyName: String(propertyName),
-      validator: {
-        validate: (value) => typeof value === 'string' && check(value),
-        defaultMessage: (args) => says(args?.value),
-      },
-    });
-}
+import { longestName } from '@locutor/core/directory';
+import { hoursId, isTimeZone, type HoursId } from '@locutor/core/hours';
+import { lineId, type LineId } from '@locutor/core/line';
+import { dayRule } from '../contacts/contact.dto';
+import { CheckedField, OrNull, PatternField, PhoneNumberField, RevisionField, TextField } from '../problems/fields';
 
 export function TimeZoneField({ optional = false } = {}): PropertyDecorator {
-  return applyDecorators(
-    checkedBy(isTimeZone, (value) => `“${String(value)}” is not a time zone. Choose one such as America/New_York.`),
-    ...(optional ? [IsOptional(), ApiPropertyOptional({ type: String })] : [ApiProperty({ type: String })]),
-  );
+  return CheckedField({
+    optional,
+    check: isTimeZone,
+    says: (value) => `“${String(value)}” is not a time zone. Choose one such as America/New_York.`,
+  });
 }
 
-export function PhoneNumberField({ optional = false } = {}): PropertyDecorator {
-  return applyDecorators(
-    checkedBy(
-      (text) => readPhoneNumber(text).ok,
-      (value) => `“${String(value)}” is not a telephone number. Type it with its country, such as +1 207 555 0140.`,
-    ),
-    ...(optional ? [IsOptional(), ApiPropertyOptional({ type: String })] : [ApiProperty({ type: String })]),
-  );
+const hoursRule = { pattern: hoursId.pattern, says: 'That is not the id of hours.', optional: true };
+
+export class AddLineDto {
+  @TextField({ name: 'The name of the line', most: longestName })
+  name: string;
+
+  @PhoneNumberField()
+  number: string;
+
+  @TimeZoneField()
+  timeZone: string;
+
+  /** The line whose attendant and hours the new one begins with; without it, it begins with one menu. */
+  @PatternField({ pattern: lineId.pattern, says: 'That is not the id of a line.', optional: true })
+  copyOf?: LineId;
+
+  /** Hours shared with others; without them the new line has hours of its own, named after it. */
+  @PatternField(hoursRule)
+  hoursId?: HoursId;
 }
 
 export class ChangeLineDto {
@@ -46,4 +45,15 @@ export class ChangeLineDto {
 
   @TimeZoneField({ optional: true })
   timeZone?: string;
+
+  @PatternField(hoursRule)
+  hoursId?: HoursId;
+
+  @OrNull()
+  @PatternField(dayRule)
+  serviceFrom?: string | null;
+
+  @OrNull()
+  @PatternField(dayRule)
+  serviceUntil?: string | null;
 }

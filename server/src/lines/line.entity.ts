@@ -25,6 +25,12 @@ export class LineEntity implements Line {
   @JoinColumn({ name: 'hoursId' })
   hours?: HoursEntity;
 
+  @Column('text', { nullable: true })
+  serviceFrom: string | null;
+
+  @Column('text', { nullable: true })
+  serviceUntil: string | null;
+
   /** The version that callers hear; null while nothing is on air. */
   @Column('text', { nullable: true })
   onAirVersionId: VersionId | null;

@@ -1,7 +1,7 @@
-import { Body, Controller, Get, Param, Patch } from '@nestjs/common';
+import { Body, Controller, Get, Param, Patch, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { LineId } from '@locutor/core/line';
-import { ChangeLineDto } from './line.dto';
+import { AddLineDto, ChangeLineDto } from './line.dto';
 import type { LineEntity } from './line.entity';
 import { LinesService } from './lines.service';
 
@@ -18,6 +18,12 @@ export class LinesController {
   @Get(':lineId')
   get(@Param('lineId') id: LineId): Promise<LineEntity> {
     return this.lines.get(id);
+  }
+
+  /** Adds a line, with an attendant of its own. */
+  @Post()
+  add(@Body() body: AddLineDto): Promise<LineEntity> {
+    return this.lines.add(body);
   }
 
   @Patch(':lineId')

@@ -3,11 +3,12 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { LineEntity } from './line.entity';
 import { LinesController } from './lines.controller';
 import { LinesService } from './lines.service';
+import { OwnNumbers } from './ownNumbers';
 
 @Module({
   imports: [TypeOrmModule.forFeature([LineEntity])],
   controllers: [LinesController],
-  providers: [LinesService],
-  exports: [LinesService],
+  providers: [LinesService, OwnNumbers],
+  exports: [LinesService, OwnNumbers],
 })
 export class LinesModule {}

@@ -1,20 +1,30 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { readPhoneNumber } from '@locutor/core/directory';
-import type { LineId } from '@locutor/core/line';
-import { Repository } from 'typeorm';
-import { notFound } from '../problems/problem';
+import { showPhoneNumber } from '@locutor/core/directory';
+import { hoursId, periodId, type Hours, type HoursId } from '@locutor/core/hours';
+import { lineId, newMenu, schemaVersion, sheetId, defaultVoice, type Attendant, type LineId } from '@locutor/core/line';
+import { DataSource, Repository } from 'typeorm';
+import { DraftEntity } from '../drafts/draft.entity';
+import { storedAttendant } from '../drafts/storedAttendant';
+import { HoursEntity } from '../hours/hours.entity';
+import { conflict, invalid, notFound } from '../problems/problem';
+import { phoneNumberOf } from '../problems/fields';
 import { changeRevision } from '../rows/changeRevision';
+import { newId } from '../rows/newId';
 import type { VersionId } from '../versions/versionId';
-import type { ChangeLineDto } from './line.dto';
+import type { AddLineDto, ChangeLineDto } from './line.dto';
 import { LineEntity } from './line.entity';
 
 @Injectable()
 export class LinesService {
-  constructor(@InjectRepository(LineEntity) private readonly lines: Repository<LineEntity>) {}
+  constructor(
+    @InjectRepository(LineEntity) private readonly lines: Repository<LineEntity>,
+    private readonly database: DataSource,
+  ) {}
 
+  /** In the order they were made. */
   list(): Promise<LineEntity[]> {
-    return this.lines.find();
+    return this.lines.createQueryBuilder('line').orderBy('line.rowid').getMany();
   }
 
   async get(id: LineId): Promise<LineEntity> {
@@ -23,14 +33,77 @@ export class LinesService {
     return line;
   }
 
-  change(id: LineId, { revision, ...changes }: ChangeLineDto): Promise<LineEntity> {
-    const number = changes.number === undefined ? undefined : readPhoneNumber(changes.number);
-    const checked = number?.ok ? { ...changes, number: number.value } : changes;
-    return changeRevision(this.lines, { id }, revision, checked, 'The line');
+  /** Adds a line with a draft of its own: another line's, or a menu to begin with. */
+  async add({ name, number: typed, timeZone, copyOf, hoursId: shared }: AddLineDto): Promise<LineEntity> {
+    const number = phoneNumberOf(typed);
+    await this.mustBeFree(number);
+    const from = copyOf ? await this.get(copyOf) : undefined;
+    const hours = await this.hoursFor(name, shared ?? from?.hoursId);
+    const attendant = from ? await this.attendantOf(from.id) : firstMenu(hours);
+    const id = newId(lineId);
+    await this.database.transaction(async (rows) => {
+      if (!shared && !from) await rows.insert(HoursEntity, hours as HoursEntity);
+      await rows.insert(LineEntity, { id, name, number, timeZone, hoursId: hours.id });
+      await rows.insert(DraftEntity, { lineId: id, attendant: attendant as never, savedAt: Date.now() });
+    });
+    return this.get(id);
+  }
+
+  async change(id: LineId, { revision, ...changes }: ChangeLineDto): Promise<LineEntity> {
+    const number = changes.number === undefined ? undefined : phoneNumberOf(changes.number);
+    if (number) await this.mustBeFree(number, id);
+    const line = await this.get(id);
+    const from = changes.serviceFrom === undefined ? line.serviceFrom : changes.serviceFrom;
+    const until = changes.serviceUntil === undefined ? line.serviceUntil : changes.serviceUntil;
+    if (from && until && until < from) {
+      throw invalid([{ at: 'serviceUntil', says: `${line.name} would be out of service before it is in service.` }]);
+    }
+    return changeRevision(this.lines, { id }, revision, number ? { ...changes, number } : changes, 'The line');
   }
 
   /** Lets callers hear another version from now on. */
   async turnTo(id: LineId, onAirVersionId: VersionId): Promise<void> {
     await this.lines.update({ id }, { onAirVersionId });
   }
+
+  private async mustBeFree(number: string, except?: LineId): Promise<void> {
+    const other = await this.lines.findOneBy({ number });
+    if (other && other.id !== except) {
+      throw conflict(`${showPhoneNumber(number)} is the number of ${other.name} already.`);
+    }
+  }
+
+  private async hoursFor(lineName: string, shared: HoursId | undefined): Promise<Hours> {
+    if (!shared) return weekdays(lineName);
+    const hours = await this.database.getRepository(HoursEntity).findOneBy({ id: shared });
+    if (!hours) throw notFound('Those hours');
+    return hours;
+  }
+
+  private async attendantOf(line: LineId): Promise<Attendant> {
+    const draft = await this.database.getRepository(DraftEntity).findOneByOrFail({ lineId: line });
+    return storedAttendant(draft.attendant);
+  }
+}
+
+function weekdays(lineName: string): Hours {
+  const open = { id: newId(periodId), name: 'Open' };
+  const week = ([1, 2, 3, 4, 5] as const).map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1020 }));
+  return { id: newId(hoursId), name: `Hours of ${lineName}`, periods: [open], week };
+}
+
+function firstMenu({ periods }: Hours): Attendant {
+  const welcome = newMenu(newId(sheetId), 'Welcome');
+  const toWelcome = [{ type: 'goTo' as const, sheetId: welcome.id }];
+  const [open] = periods;
+  return {
+    schemaVersion,
+    voice: defaultVoice,
+    sheets: [welcome],
+    paths: [],
+    answering: {
+      rules: open ? [{ type: 'period', periodId: open.id, path: toWelcome }] : [],
+      otherwise: toWelcome,
+    },
+  };
 }

@@ -1,5 +1,5 @@
-import { ApiProperty } from '@nestjs/swagger';
-import { IsIn } from 'class-validator';
+import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
+import { IsIn, IsJSON, IsOptional, MaxLength } from 'class-validator';
 import { PatternField, YesNoField } from '../problems/fields';
 
 export class LeaveMessageDto {
@@ -13,6 +13,13 @@ export class LeaveMessageDto {
   @IsIn(['true', 'false'], { message: 'Trial must be true or false.' })
   @ApiProperty({ enum: ['true', 'false'] })
   trial: 'true' | 'false';
+
+  /** Who is told of it, as JSON, since the form carries a file; without it whom the box names. */
+  @IsOptional()
+  @IsJSON({ message: 'Who is told must be JSON.' })
+  @MaxLength(5000)
+  @ApiPropertyOptional({ type: String })
+  tell?: string;
 }
 
 export class MarkMessageDto {

@@ -1,4 +1,4 @@
-import type { BoxId } from '@locutor/core/directory';
+import type { BoxId, Tell } from '@locutor/core/directory';
 import type { Id } from '@locutor/core/id';
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
@@ -35,6 +35,10 @@ export class MessageEntity {
 
   @Column('text')
   audioId: AudioId;
+
+  /** Who is told of it. */
+  @Column('simple-json')
+  tell: Tell[];
 
   @Column('boolean', { default: false })
   heard: boolean;

@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { lengthMs, phoneRateHz, readWav, resample, writeMuLawWav } from '@locutor/core/audio';
-import type { BoxId } from '@locutor/core/directory';
+import type { BoxId, Tell } from '@locutor/core/directory';
+import { tellSchema } from '@locutor/core/line';
 import { idKind } from '@locutor/core/id';
 import { IsNull, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
@@ -28,8 +29,8 @@ export class MessagesService {
     return this.messages.find({ where: { deletedAt: IsNull() }, order: { leftAt: 'DESC' }, take: 500 });
   }
 
-  async leave(boxId: BoxId, { callerNumber, trial }: LeaveMessageDto, file: Uint8Array): Promise<MessageEntity> {
-    await this.boxes.get(boxId);
+  async leave(boxId: BoxId, { callerNumber, trial, tell }: LeaveMessageDto, file: Uint8Array): Promise<MessageEntity> {
+    const box = await this.boxes.get(boxId);
     const sound = readWav(file);
     if (!sound.ok) throw invalid([{ at: 'audio', says: 'The message’s audio is not a WAV file that can be read.' }]);
     if (lengthMs(sound.value) > longestMs)
@@ -44,6 +45,7 @@ export class MessagesService {
       leftAt: Date.now(),
       lengthMs: lengthMs(onPhone),
       audioId: await this.audio.keep(writeMuLawWav(onPhone)),
+      tell: tell === undefined ? box.tell : readTell(tell),
       heard: false,
       deletedAt: null,
     });
@@ -73,4 +75,10 @@ export class MessagesService {
     if (!message) throw notFound('That message');
     return message;
   }
+}
+
+function readTell(json: string): Tell[] {
+  const read = tellSchema.safeParse(JSON.parse(json));
+  if (!read.success) throw invalid([{ at: 'tell', says: 'Who is told of the message cannot be read.' }]);
+  return read.data as Tell[];
 }

@@ -1,7 +1,22 @@
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Transform } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  registerDecorator,
+  ValidateIf,
+} from 'class-validator';
+import { readPhoneNumber, type E164 } from '@locutor/core/directory';
+import { invalid } from './problem';
 
 interface Optional {
   readonly optional?: boolean;
@@ -24,9 +39,10 @@ export function TextField(options: Optional & { name: string; least?: number; mo
 }
 
 /** A text of a certain form; `says` tells the manager what it should be. */
-export function PatternField(options: Optional & { pattern: RegExp; says: string }): PropertyDecorator {
-  const { pattern, says } = options;
+export function PatternField(options: Optional & { pattern: RegExp; says: string; most?: number }): PropertyDecorator {
+  const { pattern, says, most = 200 } = options;
   return applyDecorators(
+    MaxLength(most, { message: says }),
     Matches(pattern, { message: says }),
     ...described(options, { pattern: pattern.source, description: says }),
   );
@@ -58,6 +74,43 @@ export function YesNoField(options: Optional & { name: string }): PropertyDecora
 /** The revision that a change started from. */
 export function RevisionField(): PropertyDecorator {
   return WholeField({ name: 'The revision this change started from', least: 1, most: Number.MAX_SAFE_INTEGER });
+}
+
+/** A text that core knows whether it is right; `says` tells the manager what it should be. */
+export function CheckedField(
+  options: Optional & { check: (text: string) => boolean; says: (value: unknown) => string },
+): PropertyDecorator {
+  const { check, says } = options;
+  const checks: PropertyDecorator = (target, propertyName) =>
+    registerDecorator({
+      target: target.constructor,
+      propertyName: String(propertyName),
+      validator: {
+        validate: (value) => typeof value === 'string' && check(value),
+        defaultMessage: (args) => says(args?.value),
+      },
+    });
+  return applyDecorators(checks, ...described(options, { type: 'string' }));
+}
+
+export function PhoneNumberField(options: Optional = {}): PropertyDecorator {
+  return CheckedField({
+    ...options,
+    check: (text) => readPhoneNumber(text).ok,
+    says: (value) => `“${String(value)}” is not a telephone number. Type it with its country, such as +1 207 555 0140.`,
+  });
+}
+
+/** A number that has passed the door, as it is kept. */
+export function phoneNumberOf(text: string): E164 {
+  const number = readPhoneNumber(text);
+  if (!number.ok) throw invalid([{ at: 'number', says: `“${text}” is not a telephone number.` }]);
+  return number.value;
+}
+
+/** Lets an empty text through unchecked. */
+export function OrEmpty(): PropertyDecorator {
+  return ValidateIf((_, value) => value !== '' && value !== undefined);
 }
 
 /** Lets null through unchecked. */

@@ -3,6 +3,7 @@ import type { ReferredId } from '@locutor/core/line';
 import { inUse, notFound } from '../problems/problem';
 import type { UsesService } from '../uses/uses.service';
 import { changeRevision } from './changeRevision';
+import { definedOf } from './definedOf';
 import type { Row } from './row.entity';
 
 /** What people, boxes and greetings have in common: listed, added, changed, deleted unless in use, restored. */
@@ -33,8 +34,9 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
 
   async change(id: RowId, revision: number, changes: Partial<Entity>): Promise<Entity> {
     const before = await this.get(id);
-    await this.check({ ...before, ...changes });
-    return changeRevision(this.rows, { id } as FindOptionsWhere<Entity>, revision, changes, before.name);
+    const sent = definedOf(changes) as Partial<Entity>;
+    await this.check({ ...before, ...sent });
+    return changeRevision(this.rows, { id } as FindOptionsWhere<Entity>, revision, sent, before.name);
   }
 
   /** Marks it as deleted. @throws Problem 409 with its uses while a draft or what is on air still needs it. */

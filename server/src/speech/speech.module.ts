@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import { FliteVoice } from './fliteVoice';
+import { LocalVoice } from './localVoice';
 import { SpeechController } from './speech.controller';
 import { SpeechService } from './speech.service';
 import { SpokenSentenceEntity } from './spokenSentence.entity';
@@ -9,6 +9,6 @@ import { Voice } from './voice';
 @Module({
   imports: [TypeOrmModule.forFeature([SpokenSentenceEntity])],
   controllers: [SpeechController],
-  providers: [SpeechService, { provide: Voice, useClass: FliteVoice }],
+  providers: [SpeechService, { provide: Voice, useClass: LocalVoice }],
 })
 export class SpeechModule {}

@@ -6,6 +6,12 @@ export interface Spoken {
   readonly lengthMs: number;
 }
 
+/** One sentence for a worker to speak. */
+export interface VoiceTask {
+  readonly voice: VoiceId;
+  readonly text: string;
+}
+
 /** Speech synthesis: one sentence to phone-ready audio. The shipped one runs locally; others may stand in for it. */
 export abstract class Voice {
   abstract speak(voice: VoiceId, sentence: string): Promise<Spoken>;

@@ -1,16 +1,17 @@
-import { extensionPattern, longestName } from '@locutor/core/directory';
+import { longestName } from '@locutor/core/directory';
 import type { Weekday } from '@locutor/core/hours';
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
-import { PhoneNumberField, TimeZoneField } from '../lines/line.dto';
-import { PatternField, TextField, WholeField } from '../problems/fields';
+import { TimeZoneField } from '../lines/line.dto';
+import { extensionRule } from '../people/person.dto';
+import { PatternField, PhoneNumberField, TextField, WholeField } from '../problems/fields';
 
 export class StartPersonDto {
   @TextField({ name: 'The name', most: longestName })
   name: string;
 
-  @PatternField({ pattern: extensionPattern, says: 'An extension has 2 to 6 digits.' })
+  @PatternField(extensionRule)
   extension: string;
 }
 

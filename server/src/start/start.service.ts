@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import {
+  boxDefaults,
   boxId,
-  defaultLongestMessageSeconds,
+  personDefaults,
   personId,
   readPhoneNumber,
   type Box,
@@ -31,19 +32,14 @@ export class StartService {
       throw conflict('This Locutor has a line already. Change it instead of starting again.');
     }
     const hours = hoursFrom(facts);
-    const people: Person[] = facts.people.map((person) => ({ id: newId(personId), ...person }));
-    const box: Box = {
-      id: newId(boxId),
-      name: 'Office',
-      greetingId: null,
-      longestMessageSeconds: defaultLongestMessageSeconds,
-    };
+    const people: Person[] = facts.people.map((person) => ({ ...personDefaults, ...person, id: newId(personId) }));
+    const box: Box = { ...boxDefaults, id: newId(boxId), name: 'Office' };
     const id = newId(lineId);
     await this.database.transaction(async (rows) => {
       await rows.insert(HoursEntity, hours as HoursEntity);
       // One by one: after inserting several at once TypeORM may give them each other's ids.
-      for (const person of people) await rows.insert(PersonEntity, { ...person });
-      await rows.insert(BoxEntity, box);
+      for (const person of people) await rows.insert(PersonEntity, { ...person } as PersonEntity);
+      await rows.insert(BoxEntity, box as BoxEntity);
       const { name, timeZone } = facts;
       await rows.insert(LineEntity, { id, name, timeZone, number: number.value, hoursId: hours.id });
       const attendant = starterAttendant({

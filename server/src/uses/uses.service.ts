@@ -1,8 +1,11 @@
 import { Injectable } from '@nestjs/common';
+import type { HoursId } from '@locutor/core/hours';
 import type { Attendant, Names, ReferredId } from '@locutor/core/line';
 import { describeSlot, usesOf } from '@locutor/core/line';
-import { DataSource } from 'typeorm';
+import { DataSource, IsNull } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
+import { CallerListEntity } from '../callerLists/callerList.entity';
+import { ContactEntity } from '../contacts/contact.entity';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { GreetingEntity } from '../greetings/greeting.entity';
@@ -11,41 +14,48 @@ import { LineEntity } from '../lines/line.entity';
 import { PersonEntity } from '../people/person.entity';
 import { VersionEntity } from '../versions/version.entity';
 
+const named = [PersonEntity, BoxEntity, ContactEntity, CallerListEntity, GreetingEntity, LineEntity, HoursEntity];
+
 /** Knows what everything is called, and where each thing is used. */
 @Injectable()
 export class UsesService {
   constructor(private readonly database: DataSource) {}
 
-  /** The names of people, boxes, greetings and periods by id, deleted ones too. */
+  /** The names of everything steps and rules refer to, by id; deleted ones too. */
   async names(): Promise<Names> {
     const rows = await Promise.all(
-      [PersonEntity, BoxEntity, GreetingEntity].map((entity) =>
-        this.database.getRepository<{ id: string; name: string }>(entity).find(),
-      ),
+      named.map((entity) => this.database.getRepository<{ id: string; name: string }>(entity).find()),
     );
     const hours = await this.database.getRepository(HoursEntity).find();
-    const named = [...rows.flat(), ...hours.flatMap((each) => each.periods)];
-    return Object.fromEntries(named.map(({ id, name }) => [id, name]));
+    const all = [...rows.flat(), ...hours.flatMap((each) => each.periods)];
+    return Object.fromEntries(all.map(({ id, name }) => [id, name]));
   }
 
   /** Where something is used by a draft, by what is on air or by a box, in words. */
   async of(id: ReferredId): Promise<readonly string[]> {
     const names = await this.names();
     const lines = await this.database.getRepository(LineEntity).find();
-    const inLines = await Promise.all(lines.map((line) => this.usesInLine(line, id, names)));
-    const boxes = await this.database.getRepository(BoxEntity).findBy({ greetingId: id as never });
-    const inBoxes = boxes.filter((box) => box.deletedAt === null).map((box) => `the greeting of the box ${box.name}`);
-    return [...inLines.flat(), ...inBoxes];
+    const inLines = await Promise.all(lines.map((line) => this.usesInLine(line, id, names, lines.length > 1)));
+    const boxes = await this.database.getRepository(BoxEntity).findBy({ deletedAt: IsNull() });
+    return [...inLines.flat(), ...boxes.flatMap((box) => usesInBox(box, id))];
   }
 
-  private async usesInLine(line: LineEntity, id: ReferredId, names: Names): Promise<string[]> {
+  /** Which lines and people keep these hours, in words. */
+  async ofHours(hoursId: HoursId): Promise<readonly string[]> {
+    const lines = await this.database.getRepository(LineEntity).findBy({ hoursId });
+    const people = await this.database.getRepository(PersonEntity).findBy({ hoursId, deletedAt: IsNull() });
+    return [...lines.map(({ name }) => `the line ${name}`), ...people.map(({ name }) => name)];
+  }
+
+  private async usesInLine(line: LineEntity, id: ReferredId, names: Names, naming: boolean): Promise<string[]> {
     const draft = await this.database.getRepository(DraftEntity).findOneBy({ lineId: line.id });
     const onAir = line.onAirVersionId
       ? await this.database.getRepository(VersionEntity).findOneBy({ id: line.onAirVersionId })
       : null;
+    const where = naming ? ` of ${line.name}` : '';
     return [
-      ...usesInWords(draft?.attendant, id, names, 'in the draft'),
-      ...usesInWords(onAir?.attendant, id, names, 'on air'),
+      ...usesInWords(draft?.attendant, id, names, `in the draft${where}`),
+      ...usesInWords(onAir?.attendant, id, names, `on air${where}`),
     ];
   }
 }
@@ -54,4 +64,12 @@ function usesInWords(document: unknown, id: ReferredId, names: Names, where: str
   if (document === undefined) return [];
   const attendant: Attendant = storedAttendant(document);
   return usesOf(attendant, id).map((use) => `${describeSlot(use.slot, attendant, names)}, ${where}`);
+}
+
+function usesInBox({ name, greetingId, ownerId, tell }: BoxEntity, id: ReferredId): string[] {
+  return [
+    ...(greetingId === id ? [`the greeting of the box ${name}`] : []),
+    ...(ownerId === id ? [`the owner of the box ${name}`] : []),
+    ...(tell.some(({ personId }) => personId === id) ? [`told of messages in the box ${name}`] : []),
+  ];
 }

@@ -1,6 +1,8 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { BoxesModule } from '../boxes/boxes.module';
+import { CallerListsModule } from '../callerLists/callerLists.module';
+import { ContactsModule } from '../contacts/contacts.module';
 import { DraftsModule } from '../drafts/drafts.module';
 import { GreetingsModule } from '../greetings/greetings.module';
 import { HoursModule } from '../hours/hours.module';
@@ -19,8 +21,11 @@ import { VersionsService } from './versions.service';
     PeopleModule,
     BoxesModule,
     GreetingsModule,
+    ContactsModule,
+    CallerListsModule,
   ],
   controllers: [VersionsController],
   providers: [VersionsService],
+  exports: [VersionsService],
 })
 export class VersionsModule {}

@@ -1,9 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { greetingsUsed, type Attendant, type Greeting, type LineId } from '@locutor/core/line';
-import { adviseOn, describeFinding, proof } from '@locutor/core/proof';
+import { dayAt } from '@locutor/core/hours';
+import { adviseOn, describeFinding, faultsIn, proof } from '@locutor/core/proof';
 import { Repository } from 'typeorm';
 import { BoxesService } from '../boxes/boxes.service';
+import { CallerListsService } from '../callerLists/callerLists.service';
+import { ContactsService } from '../contacts/contacts.service';
 import { DraftsService } from '../drafts/drafts.service';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { GreetingsService } from '../greetings/greetings.service';
@@ -39,6 +42,8 @@ export class VersionsService {
     private readonly people: PeopleService,
     private readonly boxes: BoxesService,
     private readonly greetings: GreetingsService,
+    private readonly contacts: ContactsService,
+    private readonly callerLists: CallerListsService,
     private readonly uses: UsesService,
   ) {}
 
@@ -94,13 +99,20 @@ export class VersionsService {
 
   private async mustPass(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<void> {
     const line = await this.lines.get(lineId);
-    const [hours, people, boxes, greetings] = await Promise.all([
+    const [hours, people, boxes, greetings, contacts, callerLists, lines] = await Promise.all([
       this.hours.get(line.hoursId),
       this.people.list(),
       this.boxes.list(),
       ownGreetings ?? this.greetings.list(),
+      this.contacts.list(),
+      this.callerLists.list(),
+      this.lines.list(),
     ]);
-    const findings = proof({ attendant, hours, people, boxes, greetings });
+    const today = dayAt(Date.now(), line.timeZone);
+    const { number } = line;
+    const findings = faultsIn(
+      proof({ attendant, number, today, hours, people, boxes, greetings, contacts, callerLists, lines }),
+    );
     if (findings.length === 0) return;
     const names = await this.uses.names();
     const errors = findings.map((finding) => ({

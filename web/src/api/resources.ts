@@ -1,4 +1,5 @@
-import type { Box, BoxId, Person } from '@locutor/core/directory';
+import type { CallScript } from '@locutor/core/call';
+import type { Box, BoxId, CallerList, Contact, Person } from '@locutor/core/directory';
 import type { Hours } from '@locutor/core/hours';
 import type { Attendant, Greeting, Line, LineId, Names, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
@@ -13,6 +14,8 @@ export type KeptLine = Line & Revised & { readonly onAirVersionId: string | null
 export type KeptHours = Hours & Revised;
 export type KeptPerson = Person & Revised;
 export type KeptBox = Box & Revised;
+export type KeptContact = Contact & Revised;
+export type KeptCallerList = CallerList & Revised;
 export type KeptGreeting = Greeting & Revised;
 
 export interface Draft extends Revised {
@@ -53,6 +56,9 @@ const none: readonly never[] = [];
 
 export const useLines = () => useSWR<readonly KeptLine[]>('/api/lines', api);
 export const useHours = (line: Line | undefined) => useSWR<KeptHours>(line ? `/api/hours/${line.hoursId}` : null, api);
+export const useAllHours = () => useSWR<readonly KeptHours[]>('/api/hours', api);
+/** What a call to a line goes by, other lines included, as the server has it. */
+export const useServerScript = (lineId: LineId) => useSWR<CallScript>(`/api/lines/${lineId}/script`, api);
 export const useVersions = (lineId: LineId) => useSWR<readonly Version[]>(`/api/lines/${lineId}/versions`, api);
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api, { refreshInterval: 5000 });
 
@@ -68,17 +74,35 @@ export function useBoxes(): readonly KeptBox[] {
   return byName(useSWR<readonly KeptBox[]>('/api/boxes', api).data);
 }
 
+export function useContacts(): readonly KeptContact[] {
+  return byName(useSWR<readonly KeptContact[]>('/api/contacts', api).data);
+}
+
+export function useCallerLists(): readonly KeptCallerList[] {
+  return byName(useSWR<readonly KeptCallerList[]>('/api/caller-lists', api).data);
+}
+
 export function useGreetings(): readonly KeptGreeting[] {
   return byName(useSWR<readonly KeptGreeting[]>('/api/greetings', api).data);
 }
 
-/** What people, boxes, greetings and periods are called, by id. */
+/** Everything that steps refer to, as it is now. */
+export function useDirectory() {
+  const [people, boxes, contacts] = [usePeople(), useBoxes(), useContacts()];
+  const [callerLists, greetings, lines = none] = [useCallerLists(), useGreetings(), useLines().data];
+  return useMemo(
+    () => ({ people, boxes, contacts, callerLists, greetings, lines }),
+    [people, boxes, contacts, callerLists, greetings, lines],
+  );
+}
+
+/** What everything that steps and rules refer to is called, by id. */
 export function useNames(hours: Hours | undefined): Names {
-  const [people, boxes, greetings] = [usePeople(), useBoxes(), useGreetings()];
+  const directory = useDirectory();
   return useMemo(() => {
-    const named = [...people, ...boxes, ...greetings, ...(hours?.periods ?? [])];
+    const named = [...Object.values(directory).flat(), ...(hours?.periods ?? [])];
     return Object.fromEntries(named.map(({ id, name }) => [id, name]));
-  }, [people, boxes, greetings, hours]);
+  }, [directory, hours]);
 }
 
 /** Has sentences spoken; each is spoken only once by the server and kept. */

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { showPhoneNumber } from '@locutor/core/directory';
+import { faultsIn } from '@locutor/core/proof';
 import { Moon, Phone, Sun, SunMoon } from 'lucide-react';
 import { useTheme } from 'next-themes';
 import { Link } from 'react-router';
@@ -94,16 +95,23 @@ function SaveMark() {
 
 function ProofButton() {
   const findings = useFindings();
+  const faults = faultsIn(findings).length;
+  const cautions = findings.length - faults;
   return (
     <Button asChild size="sm" variant="ghost">
       <Link to="/on-air#proof">
         Proof{' '}
-        <Box as="span" fontFamily="mono" color={findings.length > 0 ? 'ink' : 'quiet'}>
-          {findings.length === 0 ? 'clean' : `${findings.length} ${findings.length === 1 ? 'fault' : 'faults'}`}
+        <Box as="span" fontFamily="mono" color={faults > 0 ? 'ink' : 'quiet'}>
+          {proofWords(faults, cautions)}
         </Box>
       </Link>
     </Button>
   );
+}
+
+function proofWords(faults: number, cautions: number): string {
+  if (faults > 0) return `${faults} ${faults === 1 ? 'fault' : 'faults'}`;
+  return cautions === 0 ? 'clean' : `${cautions} ${cautions === 1 ? 'caution' : 'cautions'}`;
 }
 
 function HandsetButton() {

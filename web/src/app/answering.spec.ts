@@ -1,5 +1,13 @@
 import { hoursId, instantOf, periodId, weekdays, type Hours } from '@locutor/core/hours';
-import { newMenu, schemaVersion, sheetId, type Attendant, type Path } from '@locutor/core/line';
+import {
+  messageDefaults,
+  newMenu,
+  ringDefaults,
+  schemaVersion,
+  sheetId,
+  type Attendant,
+  type Path,
+} from '@locutor/core/line';
 import { boxId, personId } from '@locutor/core/directory';
 import { callMoments, momentMs } from '../handset/callMoments';
 import { whyWords } from '../screens/today/whyWords';
@@ -30,10 +38,11 @@ const attendant: Attendant = {
   schemaVersion,
   voice: 'slt',
   sheets: [newMenu(welcome, 'Welcome'), newMenu(closed, 'After hours')],
+  paths: [],
   answering: {
     rules: [
-      { periodId: lunch.id, path: [...words, ...goTo(welcome)] },
-      { periodId: open.id, path: goTo(welcome) },
+      { type: 'period', periodId: lunch.id, path: [...words, ...goTo(welcome)] },
+      { type: 'period', periodId: open.id, path: goTo(welcome) },
     ],
     otherwise: goTo(closed),
   },
@@ -56,8 +65,8 @@ describe('what answers now', () => {
   });
 
   it.each<[Path, string]>([
-    [[{ type: 'ring', personId: noor, seconds: 24 }], 'Noor Haldane'],
-    [[...words, { type: 'takeMessage', boxId: office }], 'the box Office'],
+    [[{ ...ringDefaults, type: 'ring', personId: noor }], 'Noor Haldane'],
+    [[...words, { ...messageDefaults, type: 'takeMessage', boxId: office }], 'the box Office'],
     [[{ type: 'hangUp', words: '' }], 'a goodbye'],
     [[], 'nothing'],
     [words, 'nothing'],

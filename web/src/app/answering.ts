@@ -1,10 +1,19 @@
 import { answersAt, nextChange, type Answer, type Hours, type TimeZone } from '@locutor/core/hours';
-import { findSheet, pathAt, type Attendant, type Names } from '@locutor/core/line';
+import {
+  describeOutside,
+  findNamedPath,
+  findSheet,
+  pathAt,
+  type Attendant,
+  type Names,
+  type Slot,
+} from '@locutor/core/line';
 
 /** What a caller reaches with an answer, as a name: a sheet's, a person's, a box's; words said before it are passed over. */
 export function answerName(answer: Answer, attendant: Attendant, names: Names): string {
-  const slot = answer.type === 'period' ? { type: 'period' as const, periodId: answer.periodId } : answer;
-  const reached = (pathAt(attendant, slot) ?? []).find((step) => step.type !== 'say');
+  const reached = (pathAt(attendant, slotOfAnswer(answer)) ?? []).find(
+    (step) => step.type !== 'say' && step.type !== 'record',
+  );
   const deleted = 'something deleted';
   switch (reached?.type) {
     case 'goTo':
@@ -13,11 +22,27 @@ export function answerName(answer: Answer, attendant: Attendant, names: Names): 
       return names[reached.personId] ?? deleted;
     case 'takeMessage':
       return `the box ${names[reached.boxId] ?? deleted}`;
+    case 'ringOutside':
+    case 'handOver':
+      return describeOutside(reached.to, names);
+    case 'toLine':
+      return names[reached.lineId] ?? deleted;
+    case 'followPath':
+      return findNamedPath(attendant, reached.pathId)?.name ?? deleted;
+    case 'searchByName':
+      return 'a search by name';
+    case 'askExtension':
+      return 'a question for the extension';
     case 'hangUp':
       return 'a goodbye';
     default:
       return 'nothing';
   }
+}
+
+function slotOfAnswer(answer: Answer): Slot {
+  if (answer.type === 'period') return { type: 'period', periodId: answer.periodId };
+  return answer;
 }
 
 export interface AnsweringNow {

@@ -1,11 +1,11 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import type { PersonId } from '@locutor/core/directory';
 import { secondsPerRing, type Names } from '@locutor/core/line';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useNow } from '../parts/useNow';
 import { showLength } from '../parts/time';
 import type { CallDriver, CallView } from './callDriver';
+import { targetName } from './captionWords';
 
 interface Props {
   readonly driver: CallDriver;
@@ -19,17 +19,26 @@ export function CallStatus({ driver, view, names }: Props) {
   return (
     <Box minH="14" mb="2" aria-live="polite">
       {phase.type === 'ringing' && (
-        <Rung driver={driver} personId={phase.personId} name={names[phase.personId] ?? '?'} />
+        <Rung key={phase.ringId} driver={driver} name={targetName(phase.ring.target, names)} />
       )}
+      {phase.type === 'accepting' && <Accepting driver={driver} name={targetName(phase.ring.target, names)} />}
       {phase.type === 'connected' && (
         <Flex align="center" gap="2">
-          <Text flex="1">You are talking to {names[phase.personId]}.</Text>
+          <Text flex="1">You are talking to {targetName(phase.target, names)}.</Text>
           <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.staffHangsUp()}>
             They hang up
           </Button>
         </Flex>
       )}
       {phase.type === 'menuWaiting' && <Text color="quiet">Waiting for a key …</Text>}
+      {(phase.type === 'menuDialling' || phase.type === 'askWaiting') && (
+        <Text color="quiet">
+          Waiting for {phase.digits ? 'another digit' : 'you to press'} …{' '}
+          <Text as="span" fontFamily="mono">
+            {phase.digits}
+          </Text>
+        </Text>
+      )}
       {phase.type === 'recording' && <Speaking view={view} />}
       {phase.type === 'ended' && <AfterCall view={view} />}
       {view.isMute && phase.type !== 'ended' && (
@@ -39,13 +48,31 @@ export function CallStatus({ driver, view, names }: Props) {
   );
 }
 
-function Rung({ driver, personId, name }: { driver: CallDriver; personId: PersonId; name: string }) {
+function Accepting({ driver, name }: { driver: CallDriver; name: string }) {
+  return (
+    <Box>
+      <Text>
+        <b>{name}</b> picked up and hears: “Press 1 to take the call.” You hear it ring on.
+      </Text>
+      <Flex gap="1.5" mt="1">
+        <Button size="xs" colorPalette="petrol" onClick={() => driver.accept()}>
+          They press 1
+        </Button>
+        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.staffHangsUp()}>
+          They hang up
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
+function Rung({ driver, name }: { driver: CallDriver; name: string }) {
   const now = useNow(500);
   const [since] = useState(() => Date.now());
   const seconds = Math.max(0, Math.floor((now - since) / 1000));
   const rings = Math.floor(seconds / secondsPerRing) + 1;
   return (
-    <Box key={personId}>
+    <Box>
       <Text>
         <b>{name}</b> is ringing{' '}
         <Text as="span" fontFamily="mono" fontSize="12.5px" color="quiet">

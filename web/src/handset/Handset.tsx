@@ -1,11 +1,11 @@
 import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
-import type { CallScript } from '@locutor/core/call';
+import { anonymousCaller, readPhoneNumber, type Tell } from '@locutor/core/directory';
 import { isKey } from '@locutor/core/line';
 import { Phone, PhoneOff, X } from 'lucide-react';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { mutate } from 'swr';
 import { api } from '../api/client';
-import { useBoxes, useGreetings, useOnAir, usePeople } from '../api/resources';
+import { useOnAir } from '../api/resources';
 import { useHandsetDock } from '../app/handsetDock';
 import { useDraft } from '../draft/DraftProvider';
 import { InlineSelect } from '../parts/InlineSelect';
@@ -15,6 +15,8 @@ import { CallDriver } from './callDriver';
 import { callMoments, momentMs } from './callMoments';
 import { Captions } from './Captions';
 import { CallStatus } from './CallStatus';
+import { SpokenWords } from './SpokenWords';
+import { useCallScript } from './useCallScript';
 import { Keypad } from './Keypad';
 
 type Which = 'draft' | 'onAir';
@@ -53,7 +55,7 @@ export function Handset() {
 function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void }) {
   const { line, hours, names, attendant } = useDraft();
   const onAir = useOnAir(line);
-  const [people, boxes, greetings] = [usePeople(), useBoxes(), useGreetings()];
+  const scriptOf = useCallScript();
   const [which, setWhich] = useState<Which>('draft');
   const [reading, setReading] = useState<string | null>(null);
   const [callerNumber, setCallerNumber] = useState('+1 207 555 0178');
@@ -65,20 +67,13 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   );
 
   const dial = (): void => {
-    const script: CallScript = {
-      attendant: called,
-      timeZone: line.timeZone,
-      hours,
-      people,
-      boxes,
-      greetings: which === 'onAir' && onAir ? [...onAir.greetings, ...greetings] : greetings,
-    };
-    const caller = callerNumber.trim() || 'anonymous';
+    const script = scriptOf(called, which === 'onAir' && onAir ? onAir.greetings : []);
+    const caller = callerOf(callerNumber);
     const driver = new CallDriver({
       script,
       startsAtMs: momentMs(reading, line.timeZone, Date.now()),
       callerNumber: caller,
-      leaveMessage: (boxId, audio) => leaveMessage(boxId, audio, caller, which === 'draft'),
+      leaveMessage: (boxId, audio, tell) => leaveMessage(boxId, audio, tell, caller, which === 'draft'),
     });
     onDial(driver);
     driver.dial();
@@ -146,6 +141,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
         bg="sheet"
         fontFamily="mono"
         value={callerNumber}
+        placeholder="number not shown"
         maxLength={24}
         onChange={(event) => setCallerNumber(event.currentTarget.value)}
       />
@@ -181,6 +177,7 @@ function Call({ driver, onAgain }: { readonly driver: CallDriver; readonly onAga
       <Box px="4" pb="4" pt="2" borderTopWidth="1px" borderColor="hairline">
         <CallStatus driver={driver} view={view} names={names} />
         <Keypad isOff={isOver} onPress={(key) => driver.press(key)} />
+        {!isOver && <SpokenWords onSpeak={(words) => driver.speak(words)} />}
         {isOver ? (
           <Button mt="2" w="100%" colorPalette="petrol" onClick={onAgain}>
             <Phone size={16} aria-hidden /> Call again
@@ -195,10 +192,23 @@ function Call({ driver, onAgain }: { readonly driver: CallDriver; readonly onAga
   );
 }
 
-async function leaveMessage(boxId: string, audio: Blob, callerNumber: string, trial: boolean): Promise<void> {
+/** The number as lists of callers know it; nothing typed, or a word, is a caller who hides it. */
+function callerOf(typed: string): string {
+  const number = readPhoneNumber(typed);
+  return number.ok ? number.value : anonymousCaller;
+}
+
+async function leaveMessage(
+  boxId: string,
+  audio: Blob,
+  tell: readonly Tell[],
+  callerNumber: string,
+  trial: boolean,
+): Promise<void> {
   const form = new FormData();
   form.set('callerNumber', callerNumber);
   form.set('trial', String(trial));
+  form.set('tell', JSON.stringify(tell));
   form.set('audio', audio, 'message.wav');
   await api(`/api/boxes/${boxId}/messages`, { method: 'POST', body: form });
   await mutate('/api/messages');

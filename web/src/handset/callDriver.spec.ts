@@ -1,7 +1,7 @@
 import type { CallScript, PlayItem } from '@locutor/core/call';
-import { boxId, personId } from '@locutor/core/directory';
+import { boxDefaults, boxId, personDefaults, personId } from '@locutor/core/directory';
 import { hoursId } from '@locutor/core/hours';
-import { newMenu, schemaVersion, sheetId, type Menu } from '@locutor/core/line';
+import { lineId, messageDefaults, newMenu, ringDefaults, schemaVersion, sheetId, type Menu } from '@locutor/core/line';
 import { CallDriver } from './callDriver';
 import type { RecordingWatch } from './microphone';
 import type { SpeakerWatch } from './speaker';
@@ -38,10 +38,10 @@ jest.mock('./microphone', () => ({
   },
 }));
 
-const priya = { id: personId.create('priya'), name: 'Priya Castellanos', extension: '204' };
-const office = { id: boxId.create('office'), name: 'Office', greetingId: null, longestMessageSeconds: 30 };
+const priya = { ...personDefaults, id: personId.create('priya'), name: 'Priya Castellanos', extension: '204' };
+const office = { ...boxDefaults, id: boxId.create('office'), name: 'Office', longestMessageSeconds: 30 };
 const welcomeId = sheetId.create('welcome');
-const message = [{ type: 'takeMessage' as const, boxId: office.id }];
+const message = [{ type: 'takeMessage' as const, boxId: office.id, ...messageDefaults }];
 const welcome: Menu = {
   ...newMenu(welcomeId, 'Welcome'),
   openingWords: 'Welcome. Please choose.',
@@ -50,24 +50,36 @@ const welcome: Menu = {
       key: '1',
       label: 'moorings',
       readOut: true,
-      path: [{ type: 'ring', personId: priya.id, seconds: 12 }, ...message],
+      path: [{ ...ringDefaults, type: 'ring', personId: priya.id, seconds: 12 }, ...message],
     },
   ],
   silencePath: message,
   wrongKeyPath: message,
 };
+const main = lineId.create('main');
 const script: CallScript = {
-  attendant: {
-    schemaVersion,
-    voice: 'slt',
-    sheets: [welcome],
-    answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcomeId }] },
-  },
-  timeZone: 'UTC',
-  hours: { id: hoursId.create('main'), name: 'Hours', periods: [], week: [] },
+  lineId: main,
+  lines: [
+    {
+      id: main,
+      number: '+12075550140',
+      attendant: {
+        schemaVersion,
+        voice: 'slt',
+        sheets: [welcome],
+        paths: [],
+        answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcomeId }] },
+      },
+      timeZone: 'UTC',
+      hours: { id: hoursId.create('main'), name: 'Hours', periods: [], week: [] },
+    },
+  ],
   people: [priya],
   boxes: [office],
+  contacts: [],
+  callerLists: [],
   greetings: [],
+  hours: [],
 };
 
 const left: string[] = [];

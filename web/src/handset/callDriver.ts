@@ -1,16 +1,17 @@
 import {
   idleCall,
   step,
+  transcriptOf,
   type CallEffect,
   type CallEvent,
   type CallScript,
   type CallState,
   type TranscriptEntry,
 } from '@locutor/core/call';
-import type { BoxId } from '@locutor/core/directory';
+import type { BoxId, Tell } from '@locutor/core/directory';
 import type { Key } from '@locutor/core/line';
 import { record, type MicrophoneProblem, type Recording } from './microphone';
-import { playItems } from './speaker';
+import { playItems, playOverAndOver } from './speaker';
 import { playKeyTone, playRingback } from './sounds';
 
 export interface CallOptions {
@@ -18,7 +19,7 @@ export interface CallOptions {
   /** The moment on the call's clock at which the line answers, in ms since 1970. */
   readonly startsAtMs: number;
   readonly callerNumber: string;
-  readonly leaveMessage: (boxId: BoxId, audio: Blob) => Promise<void>;
+  readonly leaveMessage: (boxId: BoxId, audio: Blob, tell: readonly Tell[]) => Promise<void>;
 }
 
 /** A call as it can be seen. */
@@ -52,7 +53,7 @@ export class CallDriver {
     messageLeft: 'none',
   };
   private readonly began = performance.now();
-  private readonly stops = new Map<string, () => void>();
+  private readonly stops = new Map<number, () => void>();
   private recording: Recording | null = null;
   private readonly listeners = new Set<() => void>();
 
@@ -79,6 +80,16 @@ export class CallDriver {
     this.happen({ type: 'keyPressed', key });
   }
 
+  /** The caller says something, typed in place of spoken. */
+  speak(words: string): void {
+    this.happen({ type: 'callerSpoke', words });
+  }
+
+  /** Who was rung outside and asked to accept the call presses 1. */
+  accept(): void {
+    this.happen({ type: 'staffPressed', key: '1' });
+  }
+
   answer(): void {
     const { phase } = this.view.state;
     if (phase.type === 'ringing') this.happen({ type: 'staffAnswered', ringId: phase.ringId });
@@ -98,21 +109,25 @@ export class CallDriver {
   }
 
   private happen(event: CallEventContent): void {
-    const { state, effects } = step(this.options.script, this.view.state, { ...event, atMs: this.now() } as CallEvent);
+    const atMs = this.now();
+    const { state, effects } = step(this.options.script, this.view.state, { ...event, atMs } as CallEvent);
     this.set({ state });
-    for (const effect of effects) this.carryOut(effect);
+    for (const effect of effects) {
+      const first = this.view.transcript.length;
+      this.set({ transcript: [...this.view.transcript, ...transcriptOf([effect], atMs)] });
+      this.carryOut(effect, first);
+    }
   }
 
-  private carryOut(effect: CallEffect): void {
+  /** `first` is where in the transcript the sentences of what is played begin. */
+  private carryOut(effect: CallEffect, first: number): void {
     switch (effect.type) {
-      case 'note':
-        return this.set({ transcript: [...this.view.transcript, effect.entry] });
       case 'play':
-        return this.play(effect);
+        return this.play(effect, first);
       case 'startTimer':
         return this.startTimer(effect.timerId, effect.afterMs);
       case 'ring':
-        this.stops.set(effect.ringId, playRingback());
+        this.stops.set(effect.ringId, effect.hear.length > 0 ? playOverAndOver(effect.hear) : playRingback());
         return;
       case 'stopPlaying':
         this.set({ speaking: null });
@@ -128,16 +143,19 @@ export class CallDriver {
         });
         return;
       case 'stopRecording':
-        return this.endRecording(effect.keepIn);
+        return this.endRecording(effect.keepIn, effect.tell);
+      case 'note':
+      case 'askToAccept':
       case 'connect':
+      case 'handOver':
+      case 'startCallRecording':
+      case 'stopCallRecording':
       case 'hangUp':
         return;
     }
   }
 
-  private play({ playId, items }: Extract<CallEffect, { type: 'play' }>): void {
-    // The notes of what is said follow this effect, sentence by sentence.
-    const first = this.view.transcript.length;
+  private play({ playId, items }: Extract<CallEffect, { type: 'play' }>, first: number): void {
     const sentences = items.filter((item) => item.type === 'sentence');
     this.set({ unheard: new Set([...this.view.unheard, ...sentences.map((_, index) => first + index)]) });
     const stop = playItems(items, {
@@ -156,12 +174,12 @@ export class CallDriver {
     this.set({ speaking, unheard: new Set([...this.view.unheard].filter((index) => index !== speaking)) });
   }
 
-  private startTimer(timerId: string, afterMs: number): void {
+  private startTimer(timerId: number, afterMs: number): void {
     const timer = setTimeout(() => this.happen({ type: 'timePassed', timerId }), afterMs);
     this.stops.set(timerId, () => clearTimeout(timer));
   }
 
-  private endRecording(keepIn: BoxId | null): void {
+  private endRecording(keepIn: BoxId | null, tell: readonly Tell[]): void {
     const { recording } = this;
     this.recording = null;
     if (!recording) return;
@@ -169,7 +187,7 @@ export class CallDriver {
     this.set({ messageLeft: 'sending' });
     recording
       .finish()
-      .then((audio) => this.options.leaveMessage(keepIn, audio))
+      .then((audio) => this.options.leaveMessage(keepIn, audio, tell))
       .then(
         () => this.set({ messageLeft: 'sent' }),
         (error: unknown) =>
@@ -177,7 +195,7 @@ export class CallDriver {
       );
   }
 
-  private stop(id: string): void {
+  private stop(id: number): void {
     this.stops.get(id)?.();
     this.stops.delete(id);
   }

@@ -1,5 +1,5 @@
 import type { TranscriptEntry } from '@locutor/core/call';
-import { boxId, personId } from '@locutor/core/directory';
+import { boxId, contactId, personId } from '@locutor/core/directory';
 import { periodId } from '@locutor/core/hours';
 import { sheetId } from '@locutor/core/line';
 import type { Source } from '@locutor/core/speech';
@@ -8,7 +8,13 @@ import { captionOf, linkOf } from './captionWords';
 const noor = personId.create('noor');
 const office = boxId.create('office');
 const welcome = sheetId.create('welcome');
-const names = { [noor]: 'Noor Haldane', [office]: 'Office' };
+const tow = contactId.create('tow');
+const person = { type: 'person', personId: noor } as const;
+const desk = { ...person, number: null };
+const mobile = { ...person, number: '+12075550161' };
+const outside = { type: 'outside', number: '+12075550191', contactId: tow } as const;
+const typed = { type: 'outside', number: '+12075550190', contactId: null } as const;
+const names = { [tow]: 'Tow boat', [noor]: 'Noor Haldane', [office]: 'Office' };
 
 describe('captions', () => {
   it.each<[Omit<TranscriptEntry, 'atMs'> & object, string | null]>([
@@ -16,10 +22,22 @@ describe('captions', () => {
     [{ type: 'key', key: '7', use: 'wrong' }, 'You press 7, which has no use here'],
     [{ type: 'key', key: '7', use: 'ignored' }, 'You press 7; keys do nothing here'],
     [{ type: 'silence', sheetId: welcome, round: 1 }, 'No key was pressed'],
-    [{ type: 'ringing', personId: noor, seconds: 24 }, 'Ringing Noor Haldane for up to 24 s'],
-    [{ type: 'answered', personId: noor }, 'Noor Haldane answers'],
-    [{ type: 'notAnswered', personId: noor, why: 'noAnswer' }, 'Noor Haldane does not answer'],
-    [{ type: 'notAnswered', personId: noor, why: 'busy' }, 'Noor Haldane is busy'],
+    [{ type: 'ringing', phone: desk, forMs: 24_000 }, 'Ringing Noor Haldane for up to 24 s'],
+    [{ type: 'answered', phone: desk }, 'Noor Haldane answers'],
+    [{ type: 'notAnswered', target: person, why: 'noAnswer' }, 'Noor Haldane does not answer'],
+    [{ type: 'notAnswered', target: person, why: 'busy' }, 'Noor Haldane is busy'],
+    [{ type: 'notAnswered', target: person, why: 'notWorking' }, 'Noor Haldane is not working now'],
+    [{ type: 'notAnswered', target: outside, why: 'outOfService' }, 'Tow boat is not in service today'],
+    [{ type: 'ringing', phone: mobile, forMs: null }, 'Ringing Noor Haldane on +1 207 555 0161'],
+    [{ type: 'askedToAccept', phone: typed }, '+1 207 555 0190 picked up and is asked to press 1'],
+    [{ type: 'handedOver', target: outside }, 'Handed over to Tow boat'],
+    [{ type: 'key', key: '2', use: 'digit' }, 'You press 2 …'],
+    [{ type: 'dialledExtension', digits: '212', personId: noor }, 'Extension 212 is Noor Haldane'],
+    [{ type: 'dialledExtension', digits: '299', personId: null }, 'Nobody has extension 299'],
+    [{ type: 'spelled', digits: '425', matches: [noor] }, '425 matches Noor Haldane'],
+    [{ type: 'spelled', digits: '999', matches: [] }, '999 matches nobody'],
+    [{ type: 'spoke', words: 'pizza', understood: false }, 'You say “pizza”, which is not understood'],
+    [{ type: 'callRecording', on: true }, 'The call is recorded from here on'],
     [{ type: 'recording', boxId: office }, 'Beep. Recording your message'],
     [{ type: 'message', boxId: office, lengthMs: 65_400, kept: true }, 'Message of 1:05 left in Office'],
     [{ type: 'message', boxId: office, lengthMs: 400, kept: false }, 'Too short to be a message; not kept'],

@@ -55,6 +55,16 @@ export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () =
   };
 }
 
+/** Plays items again and again, as a caller hears them while somebody is rung. Returns how to stop. */
+export function playOverAndOver(items: readonly PlayItem[]): () => void {
+  let stop: () => void = () => undefined;
+  const begin = (): void => {
+    stop = playItems(items, { onItem: () => undefined, onMute: () => undefined, onEnd: begin });
+  };
+  begin();
+  return () => stop();
+}
+
 function load({ voice, text }: Sentence): Promise<Pcm | null> {
   return loadSentence(voice, text).catch(() => null);
 }

@@ -2,16 +2,34 @@ import fc from 'fast-check';
 import {
   attendant,
   closedId,
+  everybody,
+  frontDeskPath,
   frozen,
   fuelId,
   lunch,
+  message,
   names,
-  office,
+  noor,
   open,
   priya,
+  ringFor,
+  slipHolders,
   welcomeId,
 } from '../../testing/boatyard';
-import { describeEdit, doEdit, findSheet, newMenu, pathAt, redo, sheetId, startHistory, undo, type Menu } from '..';
+import {
+  describeEdit,
+  doEdit,
+  findSheet,
+  newMenu,
+  pathAt,
+  redo,
+  sheetId,
+  startHistory,
+  undo,
+  usesOf,
+  type Menu,
+  type Path,
+} from '..';
 import { applyEdit } from './applyEdit';
 import type { Edit } from './edit';
 
@@ -20,6 +38,8 @@ frozen(attendant);
 const welcome = (after = attendant): Menu => findSheet(after, welcomeId) as Menu;
 const keysOf = (menu: Menu): string => menu.options.map((option) => option.key).join('');
 const mooringsPath = pathAt(attendant, { type: 'key', sheetId: welcomeId, key: '1' }) ?? [];
+
+const deskPath = { id: frontDeskPath, name: 'Front desk', steps: [ringFor(noor.id, 18), ...message] };
 
 const edits: readonly (readonly [string, Edit])[] = [
   ['add New menu', { type: 'addSheet', sheet: newMenu(sheetId.create('new'), 'New menu') }],
@@ -38,11 +58,11 @@ const edits: readonly (readonly [string, Edit])[] = [
   ['type what key 1 is for', { type: 'setOption', sheetId: welcomeId, key: '1', option: { label: 'boats' } }],
   ['do not read key 1 out', { type: 'setOption', sheetId: welcomeId, key: '1', option: { readOut: false } }],
   [
-    'take a message in Office (the silence path of Welcome)',
+    'remove “ring Noor Haldane for 18 s” (the silence path of Welcome)',
     {
       type: 'setPath',
       slot: { type: 'silence', sheetId: welcomeId },
-      path: [{ type: 'takeMessage', boxId: office.id }],
+      path: message,
     },
   ],
   [
@@ -50,7 +70,7 @@ const edits: readonly (readonly [string, Edit])[] = [
     {
       type: 'setPath',
       slot: { type: 'key', sheetId: welcomeId, key: '9' },
-      path: [{ type: 'ring', personId: priya.id, seconds: 18 }],
+      path: [ringFor(priya.id, 18)],
     },
   ],
   [
@@ -64,8 +84,32 @@ const edits: readonly (readonly [string, Edit])[] = [
   ['empty the answer at all other times', { type: 'setPath', slot: { type: 'otherwise' }, path: [] }],
   ['empty the answer during Open', { type: 'setPath', slot: { type: 'period', periodId: open.id }, path: [] }],
   ['change the voice', { type: 'setVoice', voice: 'awb' }],
-  ['change the answering order for Lunch', { type: 'addRule', periodId: lunch.id, path: [] }],
-  ['change the answering order for Open', { type: 'removeRule', periodId: open.id }],
+  ['add Lunch to the answering order', { type: 'addRule', rule: { type: 'period', periodId: lunch.id, path: [] } }],
+  [
+    'add Slip holders to the answering order',
+    { type: 'addRule', rule: { type: 'callers', callerListId: slipHolders.id, path: message } },
+  ],
+  ['take Open out of the answering order', { type: 'removeRule', rule: { type: 'period', periodId: open.id } }],
+  ['move Fuel dock in the outline', { type: 'moveSheet', sheetId: fuelId, toIndex: 0 }],
+  ['change the voice of Fuel dock', { type: 'setSheetVoice', sheetId: fuelId, voice: 'frWoman' }],
+  [
+    'let callers dial extensions in Welcome',
+    { type: 'setMenuSettings', sheetId: welcomeId, settings: { extensions: { waitSeconds: 3 } } },
+  ],
+  ['let callers speak in Welcome', { type: 'setMenuSettings', sheetId: welcomeId, settings: { speech: true } }],
+  ['add the path Front desk', { type: 'addNamedPath', path: deskPath }],
+  ['replace Priya Castellanos by Noor Haldane everywhere', { type: 'replaceEverywhere', from: priya.id, to: noor.id }],
+  [
+    'cut a step and paste it',
+    {
+      type: 'together',
+      why: 'cut a step and paste it',
+      edits: [
+        { type: 'setPath', slot: { type: 'key', sheetId: welcomeId, key: '1' }, path: message },
+        { type: 'setPath', slot: { type: 'otherwise' }, path: message },
+      ],
+    },
+  ],
   ['put back', { type: 'replace', attendant: { ...attendant, voice: 'rms' }, why: 'put back' }],
 ];
 
@@ -120,6 +164,28 @@ describe('moving keys', () => {
   });
 });
 
+describe('a path with a name of its own', () => {
+  const named = applyEdit(attendant, { type: 'addNamedPath', path: deskPath });
+  const slot = { type: 'named', pathId: frontDeskPath } as const;
+
+  it('is renamed, written anew and removed; what follows it is known', () => {
+    const renamed = applyEdit(named, { type: 'renameNamedPath', pathId: frontDeskPath, name: 'Desk' });
+    const rewritten = applyEdit(renamed, { type: 'setPath', slot, path: message });
+    expect(rewritten.paths).toEqual([{ id: frontDeskPath, name: 'Desk', steps: message }]);
+    const path = [{ type: 'followPath', pathId: frontDeskPath }] as const;
+    const followed = applyEdit(rewritten, { type: 'setPath', slot: { type: 'otherwise' }, path });
+    expect(usesOf(followed, frontDeskPath)).toEqual([{ slot: { type: 'otherwise' }, stepIndex: 0 }]);
+    expect(applyEdit(followed, { type: 'removeNamedPath', pathId: frontDeskPath }).paths).toEqual([]);
+  });
+
+  it('is replaced in with all the rest when somebody leaves', () => {
+    const gone = everybody.find(({ id }) => id === noor.id) ?? noor;
+    const replaced = applyEdit(named, { type: 'replaceEverywhere', from: gone.id, to: priya.id });
+    expect(usesOf(replaced, gone.id)).toEqual([]);
+    expect(usesOf(replaced, priya.id)).toHaveLength(usesOf(named, gone.id).length + usesOf(named, priya.id).length);
+  });
+});
+
 describe('an edit of something that is not there', () => {
   const option = { key: '1', label: '', readOut: true, path: [] } as const;
   it.each<Edit>([
@@ -130,8 +196,10 @@ describe('an edit of something that is not there', () => {
     { type: 'addKey', sheetId: fuelId, option },
     { type: 'setWords', sheetId: fuelId, part: 'openingWords', words: '' },
     { type: 'setPath', slot: { type: 'after', sheetId: welcomeId }, path: [] },
-    { type: 'addRule', periodId: open.id, path: [] },
-    { type: 'moveRule', periodId: lunch.id, toIndex: 0 },
+    { type: 'addRule', rule: { type: 'period', periodId: open.id, path: [] } },
+    { type: 'moveRule', rule: { type: 'period', periodId: lunch.id }, toIndex: 0 },
+    { type: 'renameNamedPath', pathId: deskPath.id, name: 'Nobody' },
+    { type: 'moveSheet', sheetId: sheetId.create('none'), toIndex: 0 },
   ])('is refused: %o', (edit) => expect(() => applyEdit(attendant, edit)).toThrow());
 });
 
@@ -150,6 +218,19 @@ describe('undo', () => {
     expect(history.done).toHaveLength(2);
     expect(welcome(undo(history).present).openingWords).toBe('Ahoy');
     expect(undo(undo(history)).present).toBe(attendant);
+  });
+
+  it('takes typing in a step as one step, but not the adding of it', () => {
+    const slot = { type: 'otherwise' } as const;
+    const say = (words: string): Edit => ({
+      type: 'setPath',
+      slot,
+      path: [{ type: 'say', spoken: { type: 'typed', words } }] satisfies Path,
+    });
+    let history = startHistory(attendant);
+    for (const words of ['', 'A', 'Ah', 'Ahoy']) history = doEdit(history, say(words));
+    expect(history.done).toHaveLength(2);
+    expect(pathAt(undo(history).present, slot)).toEqual([{ type: 'say', spoken: { type: 'typed', words: '' } }]);
   });
 
   it('forgets what was undone once something else is done', () => {

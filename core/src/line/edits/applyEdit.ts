@@ -2,6 +2,8 @@ import { unreachable } from '../../result';
 import type { Attendant } from '../attendant';
 import { addRule, moveRule, removeRule } from './answeringEdits';
 import type { Edit } from './edit';
+import { addNamedPath, removeNamedPath, renameNamedPath } from './namedPathEdits';
+import { replaceEverywhere } from './replaceEverywhere';
 import { setPath } from './setPath';
 import * as sheets from './sheetEdits';
 
@@ -13,6 +15,10 @@ export function applyEdit(attendant: Attendant, edit: Edit): Attendant {
   switch (edit.type) {
     case 'addSheet':
       return sheets.addSheet(attendant, edit);
+    case 'moveSheet':
+      return sheets.moveSheet(attendant, edit);
+    case 'setSheetVoice':
+      return sheets.setSheetVoice(attendant, edit);
     case 'removeSheet':
       return sheets.removeSheet(attendant, edit.sheetId);
     case 'renameSheet':
@@ -41,6 +47,16 @@ export function applyEdit(attendant: Attendant, edit: Edit): Attendant {
       return removeRule(attendant, edit);
     case 'moveRule':
       return moveRule(attendant, edit);
+    case 'addNamedPath':
+      return addNamedPath(attendant, edit);
+    case 'removeNamedPath':
+      return removeNamedPath(attendant, edit.pathId);
+    case 'renameNamedPath':
+      return renameNamedPath(attendant, edit.pathId, edit.name);
+    case 'replaceEverywhere':
+      return replaceEverywhere(attendant, edit);
+    case 'together':
+      return edit.edits.reduce(applyEdit, attendant);
     case 'replace':
       return edit.attendant;
     default:

@@ -1,18 +1,30 @@
-import type { PeriodId } from '../../hours';
-import type { Attendant } from '../attendant';
-import type { SheetId } from '../ids';
+import type { AnsweringRule, Attendant, NamedPath } from '../attendant';
+import type { NamedPathId, SheetId } from '../ids';
 import type { Key } from '../key';
 import type { Menu, Option, Sheet } from '../sheet';
-import type { Slot } from '../slot';
+import type { ReferredId } from '../references';
+import type { RuleSlot, Slot } from '../slot';
 import type { Path } from '../step';
 import type { VoiceId } from '../voice';
 
 /** The parts of a sheet that are spoken. */
 export type WordsPart = 'openingWords' | 'closingWords' | 'silenceWords' | 'wrongKeyWords' | 'words';
 
-export type MenuSettings = Pick<Menu, 'keysDuringGreeting' | 'waitSeconds' | 'silentRounds' | 'wrongKeys'>;
+export type MenuSettings = Pick<
+  Menu,
+  'keysDuringGreeting' | 'waitSeconds' | 'silentRounds' | 'wrongKeys' | 'extensions' | 'speech'
+>;
 
-export type AddSheet = { readonly type: 'addSheet'; readonly sheet: Sheet };
+/** Adds a sheet; at the end of the outline when no place is given. */
+export type AddSheet = { readonly type: 'addSheet'; readonly sheet: Sheet; readonly atIndex?: number };
+/** Moves a sheet up or down in the outline. */
+export type MoveSheet = { readonly type: 'moveSheet'; readonly sheetId: SheetId; readonly toIndex: number };
+/** Another voice, and so perhaps another language, for one sheet; null for the attendant's. */
+export type SetSheetVoice = {
+  readonly type: 'setSheetVoice';
+  readonly sheetId: SheetId;
+  readonly voice: VoiceId | null;
+};
 export type RemoveSheet = { readonly type: 'removeSheet'; readonly sheetId: SheetId };
 export type RenameSheet = { readonly type: 'renameSheet'; readonly sheetId: SheetId; readonly name: string };
 export type SetWords = {
@@ -26,7 +38,13 @@ export type SetMenuSettings = {
   readonly sheetId: SheetId;
   readonly settings: Partial<MenuSettings>;
 };
-export type AddKey = { readonly type: 'addKey'; readonly sheetId: SheetId; readonly option: Option };
+/** Adds an option; at the end of the read-out when no place is given. */
+export type AddKey = {
+  readonly type: 'addKey';
+  readonly sheetId: SheetId;
+  readonly option: Option;
+  readonly atIndex?: number;
+};
 export type RemoveKey = { readonly type: 'removeKey'; readonly sheetId: SheetId; readonly key: Key };
 /** Moves an option to another key; if that one is in use the two change places. */
 export type MoveKey = {
@@ -50,15 +68,33 @@ export type SetOption = {
 };
 export type SetPath = { readonly type: 'setPath'; readonly slot: Slot; readonly path: Path };
 export type SetVoice = { readonly type: 'setVoice'; readonly voice: VoiceId };
-export type AddRule = { readonly type: 'addRule'; readonly periodId: PeriodId; readonly path: Path };
-export type RemoveRule = { readonly type: 'removeRule'; readonly periodId: PeriodId };
-export type MoveRule = { readonly type: 'moveRule'; readonly periodId: PeriodId; readonly toIndex: number };
+/** Adds a rule at the top of the answering order. */
+export type AddRule = { readonly type: 'addRule'; readonly rule: AnsweringRule };
+export type RemoveRule = { readonly type: 'removeRule'; readonly rule: RuleSlot };
+export type MoveRule = { readonly type: 'moveRule'; readonly rule: RuleSlot; readonly toIndex: number };
+export type AddNamedPath = { readonly type: 'addNamedPath'; readonly path: NamedPath };
+export type RemoveNamedPath = { readonly type: 'removeNamedPath'; readonly pathId: NamedPathId };
+export type RenameNamedPath = {
+  readonly type: 'renameNamedPath';
+  readonly pathId: NamedPathId;
+  readonly name: string;
+};
+/** Lets every step that refers to one thing refer to another of its kind. */
+export type ReplaceEverywhere = {
+  readonly type: 'replaceEverywhere';
+  readonly from: ReferredId;
+  readonly to: ReferredId;
+};
+/** Several edits that are undone as one, such as a step cut here and pasted there. */
+export type Together = { readonly type: 'together'; readonly edits: readonly Edit[]; readonly why: string };
 /** Takes over a whole document, such as one that was saved in another window or is put back. */
 export type Replace = { readonly type: 'replace'; readonly attendant: Attendant; readonly why: string };
 
 /** Everything that can be done to an attendant. */
 export type Edit =
   | AddSheet
+  | MoveSheet
+  | SetSheetVoice
   | RemoveSheet
   | RenameSheet
   | SetWords
@@ -73,4 +109,9 @@ export type Edit =
   | AddRule
   | RemoveRule
   | MoveRule
+  | AddNamedPath
+  | RemoveNamedPath
+  | RenameNamedPath
+  | ReplaceEverywhere
+  | Together
   | Replace;

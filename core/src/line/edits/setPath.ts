@@ -1,6 +1,9 @@
 import { unreachable } from '../../result';
 import type { Attendant } from '../attendant';
+import { isRuleAt } from '../slot';
+import { withRules } from './answeringEdits';
 import type { SetPath } from './edit';
+import { setNamedSteps } from './namedPathEdits';
 import { changeAnnouncement, changeMenu } from './sheetEdits';
 
 /** Puts another path at a slot. @throws Error when the attendant has no such place. */
@@ -9,10 +12,14 @@ export function setPath(attendant: Attendant, { slot, path }: SetPath): Attendan
   switch (slot.type) {
     case 'otherwise':
       return { ...attendant, answering: { ...answering, otherwise: path } };
-    case 'period': {
-      const rules = answering.rules.map((rule) => (rule.periodId === slot.periodId ? { ...rule, path } : rule));
-      return { ...attendant, answering: { ...answering, rules } };
-    }
+    case 'period':
+    case 'callers':
+      return withRules(
+        attendant,
+        answering.rules.map((rule) => (isRuleAt(rule, slot) ? { ...rule, path } : rule)),
+      );
+    case 'named':
+      return setNamedSteps(attendant, slot.pathId, path);
     case 'key':
       return changeMenu(attendant, slot.sheetId, (menu) => ({
         ...menu,

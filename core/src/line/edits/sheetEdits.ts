@@ -1,13 +1,33 @@
-import type { Attendant } from '../attendant';
+import { findSheet, type Attendant } from '../attendant';
 import type { SheetId } from '../ids';
 import type { Key } from '../key';
 import type { Announcement, Menu, Option, Sheet } from '../sheet';
-import type { AddKey, AddSheet, MoveKey, RemoveKey, ReorderKey, SetMenuSettings, SetOption, SetWords } from './edit';
+import type {
+  AddKey,
+  AddSheet,
+  MoveKey,
+  MoveSheet,
+  RemoveKey,
+  ReorderKey,
+  SetMenuSettings,
+  SetOption,
+  SetSheetVoice,
+  SetWords,
+} from './edit';
 
-/** Adds a sheet at the end of the outline. @throws Error when its id is already there. */
-export function addSheet(attendant: Attendant, { sheet }: AddSheet): Attendant {
+/** Adds a sheet to the outline. @throws Error when its id is already there. */
+export function addSheet(attendant: Attendant, { sheet, atIndex }: AddSheet): Attendant {
   if (attendant.sheets.some((each) => each.id === sheet.id)) throw new Error(`Sheet ${sheet.id} is already there`);
-  return { ...attendant, sheets: [...attendant.sheets, sheet] };
+  return { ...attendant, sheets: movedTo([...attendant.sheets, sheet], sheet, atIndex ?? Infinity) };
+}
+
+export function moveSheet(attendant: Attendant, { sheetId, toIndex }: MoveSheet): Attendant {
+  const sheet = mustHave(attendant, sheetId);
+  return { ...attendant, sheets: movedTo(attendant.sheets, sheet, toIndex) };
+}
+
+export function setSheetVoice(attendant: Attendant, { sheetId, voice }: SetSheetVoice): Attendant {
+  return changeSheet(attendant, sheetId, (sheet) => ({ ...sheet, voice }));
 }
 
 /** Removes a sheet. Steps that go to it are left as they are; ask `usesOf` first. */
@@ -32,11 +52,11 @@ export function setMenuSettings(attendant: Attendant, { sheetId, settings }: Set
   return changeMenu(attendant, sheetId, (menu) => ({ ...menu, ...settings }));
 }
 
-/** Adds an option at the end of the read-out. @throws Error when its key is in use. */
-export function addKey(attendant: Attendant, { sheetId, option }: AddKey): Attendant {
+/** Adds an option to the read-out. @throws Error when its key is in use. */
+export function addKey(attendant: Attendant, { sheetId, option, atIndex }: AddKey): Attendant {
   return changeMenu(attendant, sheetId, (menu) => {
     if (menu.options.some((each) => each.key === option.key)) throw new Error(`Key ${option.key} is in use`);
-    return { ...menu, options: [...menu.options, option] };
+    return { ...menu, options: movedTo([...menu.options, option], option, atIndex ?? Infinity) };
   });
 }
 
@@ -106,8 +126,10 @@ export function changeAnnouncement(
   });
 }
 
-function mustHave(attendant: Attendant, sheetId: SheetId): void {
-  if (!attendant.sheets.some((sheet) => sheet.id === sheetId)) throw new Error(`There is no sheet ${sheetId}`);
+function mustHave(attendant: Attendant, sheetId: SheetId): Sheet {
+  const sheet = findSheet(attendant, sheetId);
+  if (!sheet) throw new Error(`There is no sheet ${sheetId}`);
+  return sheet;
 }
 
 function optionAt(menu: Menu, key: Key): Option {

@@ -1,4 +1,5 @@
+import { everyStep } from './002-everyStep';
 import type { Upgrade } from './upgrade';
 
 /** Every upgrade of the attendant document, in order. Only ever appended to. */
-export const upgrades: readonly Upgrade[] = [];
+export const upgrades: readonly Upgrade[] = [everyStep];

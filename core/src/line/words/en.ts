@@ -1,12 +1,12 @@
+import { showPhoneNumber } from '../../directory';
 import { unreachable } from '../../result';
-import type { Attendant } from '../attendant';
-import { findSheet } from '../attendant';
-import type { Edit, WordsPart } from '../edits/edit';
+import { findNamedPath, findSheet, type Attendant } from '../attendant';
+import { isSame } from '../differences';
+import type { Edit, SetMenuSettings, SetPath, WordsPart } from '../edits/edit';
 import type { DocumentProblem } from '../readAttendant';
-import type { SheetId } from '../ids';
-import type { Slot } from '../slot';
-import { sheetOfSlot } from '../slot';
-import type { Step } from '../step';
+import type { NamedPathId, SheetId } from '../ids';
+import { pathAt, sheetOfSlot, slotOfRule, type RuleSlot, type Slot } from '../slot';
+import type { Outside, Step } from '../step';
 
 /** How things that steps refer to are called: the directory's and library's names by id. */
 export type Names = Readonly<Record<string, string>>;
@@ -15,24 +15,50 @@ const deleted = 'something deleted';
 
 /** What a step does, in a few words: "ring Noor Haldane for 24 s". */
 export function describeStep(step: Step, attendant: Attendant, names: Names): string {
+  const name = (id: string): string => names[id] ?? deleted;
   switch (step.type) {
     case 'ring':
-      return `ring ${names[step.personId] ?? deleted} for ${step.seconds} s`;
+      return `ring ${name(step.personId)} ${describeSeconds(step.seconds)}`;
+    case 'ringOutside':
+      return `ring ${describeOutside(step.to, names)} ${describeSeconds(step.seconds)}`;
+    case 'handOver':
+      return `hand over to ${describeOutside(step.to, names)}`;
+    case 'toLine':
+      return `hand over to the line ${name(step.lineId)}`;
     case 'say':
       return step.spoken.type === 'greeting'
-        ? `say ${names[step.spoken.greetingId] ?? deleted}`
+        ? `say ${name(step.spoken.greetingId)}`
         : `say "${shorten(step.spoken.words)}"`;
     case 'takeMessage':
-      return `take a message in ${names[step.boxId] ?? deleted}`;
+      return `take a message in ${name(step.boxId)}`;
     case 'goTo':
       return `go to ${findSheet(attendant, step.sheetId)?.name ?? deleted}`;
+    case 'back':
+      return 'go back to the previous menu';
     case 'sayAgain':
       return 'say this menu again';
+    case 'searchByName':
+      return 'search by name';
+    case 'askExtension':
+      return 'ask for an extension';
+    case 'followPath':
+      return `follow ${findNamedPath(attendant, step.pathId)?.name ?? deleted}`;
+    case 'record':
+      return step.on ? 'record the call from here on' : 'stop recording the call';
     case 'hangUp':
       return 'hang up';
     default:
       return unreachable(step);
   }
+}
+
+function describeSeconds(seconds: number | null): string {
+  return seconds === null ? 'with no limit' : `for ${seconds} s`;
+}
+
+export function describeOutside(to: Outside, names: Names): string {
+  if (to.type === 'contact') return names[to.contactId] ?? deleted;
+  return to.number.trim() ? showPhoneNumber(to.number) : 'a number not typed yet';
 }
 
 /** Where a path stands, in words: "key 2 of Welcome". */
@@ -42,8 +68,12 @@ export function describeSlot(slot: Slot, attendant: Attendant, names: Names): st
   switch (slot.type) {
     case 'period':
       return `the answer during ${names[slot.periodId] ?? deleted}`;
+    case 'callers':
+      return `the answer for ${names[slot.callerListId] ?? deleted}`;
     case 'otherwise':
       return 'the answer at all other times';
+    case 'named':
+      return `the path ${findNamedPath(attendant, slot.pathId)?.name ?? deleted}`;
     case 'key':
       return `key ${slot.key} of ${sheet}`;
     case 'silence':
@@ -70,6 +100,10 @@ export function describeEdit(edit: Edit, before: Attendant, names: Names): strin
   switch (edit.type) {
     case 'addSheet':
       return `add ${edit.sheet.name}`;
+    case 'moveSheet':
+      return `move ${nameOf(before, edit.sheetId)} in the outline`;
+    case 'setSheetVoice':
+      return `change the voice of ${nameOf(before, edit.sheetId)}`;
     case 'removeSheet':
       return `remove ${nameOf(before, edit.sheetId)}`;
     case 'renameSheet':
@@ -77,7 +111,7 @@ export function describeEdit(edit: Edit, before: Attendant, names: Names): strin
     case 'setWords':
       return `type the ${partNames[edit.part]} of ${nameOf(before, edit.sheetId)}`;
     case 'setMenuSettings':
-      return `change how ${nameOf(before, edit.sheetId)} waits for keys`;
+      return describeSettingsEdit(edit, before);
     case 'addKey':
       return `add key ${edit.option.key} to ${nameOf(before, edit.sheetId)}`;
     case 'removeKey':
@@ -95,9 +129,20 @@ export function describeEdit(edit: Edit, before: Attendant, names: Names): strin
     case 'setVoice':
       return 'change the voice';
     case 'addRule':
+      return `add ${describeRule(slotOfRule(edit.rule), names)} to the answering order`;
     case 'removeRule':
+      return `take ${describeRule(edit.rule, names)} out of the answering order`;
     case 'moveRule':
-      return `change the answering order for ${names[edit.periodId] ?? deleted}`;
+      return `move ${describeRule(edit.rule, names)} in the answering order`;
+    case 'addNamedPath':
+      return `add the path ${edit.path.name}`;
+    case 'removeNamedPath':
+      return `remove the path ${pathName(before, edit.pathId)}`;
+    case 'renameNamedPath':
+      return `rename the path ${pathName(before, edit.pathId)} to ${edit.name}`;
+    case 'replaceEverywhere':
+      return `replace ${nameOfAny(before, names, edit.from)} by ${nameOfAny(before, names, edit.to)} everywhere`;
+    case 'together':
     case 'replace':
       return edit.why;
     default:
@@ -105,10 +150,43 @@ export function describeEdit(edit: Edit, before: Attendant, names: Names): strin
   }
 }
 
-function describePathEdit(edit: Extract<Edit, { type: 'setPath' }>, before: Attendant, names: Names): string {
-  const last = edit.path.at(-1);
-  const where = describeSlot(edit.slot, before, names);
-  return last ? `${describeStep(last, before, names)} (${where})` : `empty ${where}`;
+function describeSettingsEdit({ sheetId, settings }: SetMenuSettings, before: Attendant): string {
+  const sheet = nameOf(before, sheetId);
+  if (settings.extensions !== undefined) {
+    return settings.extensions ? `let callers dial extensions in ${sheet}` : `no longer dial extensions in ${sheet}`;
+  }
+  if (settings.speech !== undefined) {
+    return settings.speech ? `let callers speak in ${sheet}` : `no longer listen to callers in ${sheet}`;
+  }
+  return `change how ${sheet} waits for keys`;
+}
+
+function describeRule(rule: RuleSlot, names: Names): string {
+  return names[rule.type === 'period' ? rule.periodId : rule.callerListId] ?? deleted;
+}
+
+function pathName(attendant: Attendant, pathId: NamedPathId): string {
+  return findNamedPath(attendant, pathId)?.name ?? deleted;
+}
+
+function nameOfAny(attendant: Attendant, names: Names, id: string): string {
+  const own = [...attendant.sheets, ...attendant.paths].find((each) => each.id === id);
+  return own?.name ?? names[id] ?? deleted;
+}
+
+/** Names the step that was added, removed or changed. */
+function describePathEdit({ slot, path }: SetPath, before: Attendant, names: Names): string {
+  const where = describeSlot(slot, before, names);
+  const earlier = pathAt(before, slot) ?? [];
+  if (path.length === 0) return `empty ${where}`;
+  const index = earlier.findIndex((step, each) => !isSame(step, path[each]));
+  const changed = index === -1 ? path[earlier.length] : path[index];
+  const gone = earlier[index];
+  if (path.length < earlier.length && gone) return `remove “${describeStep(gone, before, names)}” (${where})`;
+  const isMoved =
+    path.length === earlier.length && path.filter((step, each) => !isSame(step, earlier[each])).length > 1;
+  if (isMoved) return `reorder the steps of ${where}`;
+  return changed ? `${describeStep(changed, before, names)} (${where})` : `change ${where}`;
 }
 
 /** What is wrong with a document that was sent, in words; the document is looked into for names. */
@@ -121,8 +199,10 @@ export function describeDocumentProblem(problem: DocumentProblem, raw: unknown):
       return `This attendant was written by a newer Locutor (schema version ${problem.version}; this one knows ${problem.newestKnown}).`;
     case 'sheetTwice':
       return `Two sheets have the same id, ${problem.sheetId}.`;
-    case 'periodTwice':
-      return `The answering order names the same period twice, ${problem.periodId}.`;
+    case 'pathTwice':
+      return `Two paths have the same id, ${problem.pathId}.`;
+    case 'ruleTwice':
+      return `The answering order names the same period or list twice, ${problem.of}.`;
     case 'keyTwice':
       return `${problem.sheetName} has key ${problem.key} twice.`;
     case 'shape':

@@ -1,14 +1,12 @@
-import { alwaysEnds, pathAt, slotsOf } from '../../line';
+import { pathEnds, pathsOf } from '../../line';
 import type { Rule } from '../rule';
 
-/** A path whose last step may let the caller through to nothing. */
+/** A path whose last step may let the caller through to nothing. One with a name of its own may go on where it is used. */
 export const pathStops: Rule<'pathStops'> = {
   name: 'pathStops',
   grade: 'fault',
   find: ({ attendant }) =>
-    slotsOf(attendant).flatMap((slot) => {
-      const path = pathAt(attendant, slot) ?? [];
-      const last = path.at(-1);
-      return last && !alwaysEnds(last) ? [{ type: 'path', slot, stepIndex: path.length - 1 }] : [];
-    }),
+    pathsOf(attendant)
+      .filter(({ slot, path }) => slot.type !== 'named' && path.length > 0 && !pathEnds(attendant, path))
+      .map(({ slot, path }) => ({ at: { type: 'path', slot, stepIndex: path.length - 1 } })),
 };

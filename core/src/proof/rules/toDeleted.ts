@@ -1,17 +1,20 @@
-import { pathAt, refersTo, slotsOf } from '../../line';
-import type { Rule } from '../rule';
+import { pathsOf, refersTo } from '../../line';
+import type { Found, Rule } from '../rule';
+import { stepsWhere } from '../steps';
 
-/** A step to a person, a box, a greeting or a sheet that is no longer there. */
+/** A step to something that is no longer there, or an answer for a list of callers that was deleted. */
 export const toDeleted: Rule<'toDeleted'> = {
   name: 'toDeleted',
   grade: 'fault',
-  find: ({ attendant, people, boxes, greetings }) => {
-    const known = new Set<string>([...people, ...boxes, ...greetings, ...attendant.sheets].map((each) => each.id));
-    return slotsOf(attendant).flatMap((slot) =>
-      (pathAt(attendant, slot) ?? []).flatMap((step, stepIndex) => {
-        const id = refersTo(step);
-        return id && !known.has(id) ? [{ type: 'path' as const, slot, stepIndex }] : [];
-      }),
+  find: (subject) => {
+    const { attendant, people, boxes, contacts, greetings, lines, callerLists } = subject;
+    const there = [people, boxes, contacts, greetings, lines, attendant.sheets, attendant.paths].flat();
+    const known = new Set<string>(there.map(({ id }) => id));
+    const rules = pathsOf(attendant).flatMap(({ slot }): Found[] =>
+      slot.type === 'callers' && !callerLists.some(({ id }) => id === slot.callerListId)
+        ? [{ at: { type: 'path', slot, stepIndex: null } }]
+        : [],
     );
+    return [...rules, ...stepsWhere(subject, (step) => refersTo(step).some((id) => !known.has(id)))];
   },
 };

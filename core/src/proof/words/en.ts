@@ -1,6 +1,7 @@
-import { describeSlot, findSheet, type Attendant, type Names } from '../../line';
+import { describeSlot, findSheet, ownVoicemailSeconds, type Attendant, type Names } from '../../line';
 import { unreachable } from '../../result';
 import type { Finding } from '../proof';
+import type { FindingPlace } from '../rule';
 
 /** What is wrong, for the manager. */
 export function describeFinding({ rule, at }: Finding, attendant: Attendant, names: Names): string {
@@ -21,6 +22,22 @@ export function describeFinding({ rule, at }: Finding, attendant: Attendant, nam
         : `${where} is missing: a caller who presses the wrong key reaches nobody.`;
     case 'noWords':
       return `${where} says nothing: the caller hears silence.`;
+    case 'circle':
+      return `${where} comes round to itself: a caller who presses nothing never gets out.`;
+    case 'pathInItself':
+      return `${where} follows itself and never ends.`;
+    case 'notANumber':
+      return `${where} calls something that is not a telephone number.`;
+    case 'ownNumber':
+      return `${where} calls this line’s own number.`;
+    case 'outOfService':
+      return `${where} calls a number that is not in service today.`;
+    case 'ringsForEver':
+      return `${where} rings with no limit: no step after that can ever run.`;
+    case 'ownVoicemail':
+      return `${where} rings an outside phone so long that its own voicemail may answer.`;
+    case 'keyIsFirstDigit':
+      return `${where} is also the first digit of extensions: who presses it waits ${waitSecondsAt(at, attendant)} s.`;
     default:
       return unreachable(rule);
   }
@@ -39,9 +56,31 @@ export function adviseOn({ rule }: Finding): string {
       return 'Add a step that reaches somebody.';
     case 'noWords':
       return 'Type its words.';
+    case 'circle':
+      return 'Let the path for callers who press nothing ring somebody, take a message or hang up.';
+    case 'pathInItself':
+      return 'Choose something else in that step.';
+    case 'notANumber':
+      return 'Type it with its country, such as +1 207 555 0140.';
+    case 'ownNumber':
+      return 'Choose another number, or go to a sheet instead.';
+    case 'outOfService':
+      return 'Change its dates in the Directory, or choose another number.';
+    case 'ringsForEver':
+      return 'Give it a number of seconds.';
+    case 'ownVoicemail':
+      return `Let it ring less than ${ownVoicemailSeconds} s, or let them press 1 to accept.`;
+    case 'keyIsFirstDigit':
+      return 'Move the key, or give extensions another first digit in the Directory.';
     default:
       return unreachable(rule);
   }
+}
+
+function waitSecondsAt(at: FindingPlace, attendant: Attendant): number {
+  const sheetId = at.type === 'path' && 'sheetId' in at.slot ? at.slot.sheetId : undefined;
+  const sheet = sheetId && findSheet(attendant, sheetId);
+  return sheet && sheet.type === 'menu' ? (sheet.extensions?.waitSeconds ?? 0) : 0;
 }
 
 function capitalise(text: string): string {

@@ -1,11 +1,20 @@
-import { findSheet, sheetOfSlot, type Attendant, type Names, type Slot, type Use } from '@locutor/core/line';
+import {
+  findNamedPath,
+  findSheet,
+  sheetOfSlot,
+  type Attendant,
+  type Names,
+  type Slot,
+  type Use,
+} from '@locutor/core/line';
 
 /** Uses gathered by sheet: "Welcome: key 0, silence; After hours: key 2". */
 export function usesInWords(uses: readonly Use[], attendant: Attendant, names: Names): string {
   const places = new Map<string, Set<string>>();
   for (const { slot } of uses) {
     const sheetId = sheetOfSlot(slot);
-    const sheet = sheetId ? (findSheet(attendant, sheetId)?.name ?? 'a deleted sheet') : 'Hours';
+    const named = slot.type === 'named' ? `The path ${findNamedPath(attendant, slot.pathId)?.name ?? ''}` : 'Hours';
+    const sheet = sheetId ? (findSheet(attendant, sheetId)?.name ?? 'a deleted sheet') : named;
     places.set(sheet, (places.get(sheet) ?? new Set()).add(placeInSheet(slot, names)));
   }
   return [...places].map(([sheet, within]) => `${sheet}: ${[...within].join(', ')}`).join('; ');
@@ -23,7 +32,11 @@ function placeInSheet(slot: Slot, names: Names): string {
       return 'at its end';
     case 'period':
       return `during ${names[slot.periodId] ?? 'a deleted period'}`;
+    case 'callers':
+      return `for ${names[slot.callerListId] ?? 'a deleted list'}`;
     case 'otherwise':
       return 'at all other times';
+    case 'named':
+      return 'in it';
   }
 }

@@ -1,6 +1,6 @@
 import { Box, Flex, IconButton, Input, Text } from '@chakra-ui/react';
 import { longestName } from '@locutor/core/directory';
-import { describeSlot, usesOf, voiceIds, voices, type VoiceId } from '@locutor/core/line';
+import { describeSlot, usesOf, type VoiceId } from '@locutor/core/line';
 import { sentencesOf } from '@locutor/core/speech';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -8,6 +8,7 @@ import { useNavigate } from 'react-router';
 import { useBoxes, type KeptGreeting } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { voiceChoices } from '../../parts/voiceChoices';
 import { Listen } from '../../parts/Listen';
 import { RowSavingNote } from '../../parts/RowSavingNote';
 import { SpokenField } from '../../parts/SpokenField';
@@ -69,7 +70,7 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
           <InlineSelect
             label="Voice"
             value={row.voice}
-            choices={voiceIds.map((voice) => ({ value: voice, label: voices[voice] }))}
+            choices={voiceChoices}
             onChange={(voice) => change({ voice: voice as VoiceId })}
           />
         </Text>

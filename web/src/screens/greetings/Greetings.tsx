@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { defaultVoice, voiceIds, voices, type Attendant, type VoiceId } from '@locutor/core/line';
+import { defaultVoice, type Attendant, type VoiceId } from '@locutor/core/line';
 import { estimateSentencesMs, sentencesOf, sheetSentences, type Sentence } from '@locutor/core/speech';
 import { Plus } from 'lucide-react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -8,6 +8,7 @@ import { api, wordsOf } from '../../api/client';
 import { useGreetings, type KeptGreeting } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { voiceChoices, voiceName } from '../../parts/voiceChoices';
 import { Listen } from '../../parts/Listen';
 import { tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
@@ -42,7 +43,7 @@ export default function Greetings() {
               key={greeting.id}
               to={`/greetings/${greeting.id}`}
               name={greeting.name}
-              kind={voices[greeting.voice]}
+              kind={voiceName(greeting.voice)}
               sentences={sentencesOf(greeting.words, greeting.voice, { type: 'line' })}
               isCurrent={greeting.id === greetingId}
             />
@@ -54,7 +55,7 @@ export default function Greetings() {
           <InlineSelect
             label="Voice of the script"
             value={attendant.voice}
-            choices={voiceIds.map((voice) => ({ value: voice, label: voices[voice] }))}
+            choices={voiceChoices}
             onChange={(voice) => edit({ type: 'setVoice', voice: voice as VoiceId })}
           />
           , one voice for the whole script.

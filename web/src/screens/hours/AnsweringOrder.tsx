@@ -1,91 +1,145 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Hours } from '@locutor/core/hours';
+import { slotKey, slotOfRule, type AnsweringRule } from '@locutor/core/line';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { useCallerLists } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { tellDone } from '../../parts/notices';
-import { PathSentence } from '../../parts/PathSentence';
 import { SmallButton } from '../../parts/SmallButton';
+import { PathSentence } from '../../path/PathSentence';
+import { StepDragArea } from '../../path/StepDragArea';
 
-/** What answers in each period; the first that runs wins. "At all other times" is always last. */
+/** Who and what answers when; the first rule that applies wins. "At all other times" is always last. */
 export function AnsweringOrder({ hours }: { readonly hours: Hours }) {
-  const { attendant, edit, names, store } = useDraft();
+  const { attendant, edit } = useDraft();
   const { rules, otherwise } = attendant.answering;
-  const without = hours.periods.filter((period) => !rules.some((rule) => rule.periodId === period.id));
+  const callerLists = useCallerLists();
+  const blocked = callerLists.filter(({ kind }) => kind === 'blocked');
+  const periods = hours.periods.filter(
+    ({ id }) => !rules.some((rule) => rule.type === 'period' && rule.periodId === id),
+  );
+  const lists = callerLists.filter(
+    ({ id, kind }) => kind !== 'blocked' && !rules.some((rule) => rule.type === 'callers' && rule.callerListId === id),
+  );
   return (
-    <Box mt="7">
-      <Heading as="h2" fontSize="15px" fontWeight="600">
-        What answers
-      </Heading>
-      <Text color="quiet" fontSize="13px">
-        Read from the top: where two periods run at once, the first one answers.
-      </Text>
-      <Box as="ol" listStyleType="none" mt="1">
-        {rules.map(({ periodId, path }, index) => {
-          const name = names[periodId] ?? 'a deleted period';
-          return (
-            <Flex as="li" key={periodId} gap="3" py="2" borderTopWidth="1px" borderColor="hairline" align="baseline">
-              <Text w="150px" flexShrink="0">
-                During <b>{name}</b>:
-              </Text>
-              <Box flex="1" minW="0">
-                <PathSentence slot={{ type: 'period', periodId }} path={path} of={`the answer during ${name}`} />
-              </Box>
-              <Flex flexShrink="0" color="quiet">
-                <SmallButton
-                  label={`Move ${name} up`}
-                  icon={<ArrowUp size={14} />}
-                  isOff={index === 0}
-                  onClick={() => edit({ type: 'moveRule', periodId, toIndex: index - 1 })}
-                />
-                <SmallButton
-                  label={`Move ${name} down`}
-                  icon={<ArrowDown size={14} />}
-                  isOff={index === rules.length - 1}
-                  onClick={() => edit({ type: 'moveRule', periodId, toIndex: index + 1 })}
-                />
-                <SmallButton
-                  label={`Give ${name} no answer of its own`}
-                  icon={<Trash2 size={14} />}
-                  onClick={() => {
-                    edit({ type: 'removeRule', periodId });
-                    tellDone(`${name} has no answer of its own now.`, store.undo);
-                  }}
-                />
-              </Flex>
-            </Flex>
-          );
-        })}
-        {without.map((period) => (
-          <Flex as="li" key={period.id} gap="3" py="2" borderTopWidth="1px" borderColor="hairline" align="baseline">
-            <Text w="150px" flexShrink="0">
-              During <b>{period.name}</b>:
-            </Text>
-            <Text color="quiet">as at all other times</Text>
-            <Button
-              size="xs"
-              variant="ghost"
-              colorPalette="petrol"
-              onClick={() => edit({ type: 'addRule', periodId: period.id, path: [] })}
-            >
-              <Plus size={13} aria-hidden /> Let something else answer
-            </Button>
-          </Flex>
-        ))}
-        <Flex
-          as="li"
-          gap="3"
-          py="2"
-          borderTopWidth="1px"
-          borderBottomWidth="1px"
-          borderColor="hairline"
-          align="baseline"
-        >
-          <Text w="150px" flexShrink="0">
-            At all other times:
-          </Text>
-          <PathSentence slot={{ type: 'otherwise' }} path={otherwise} of="the answer at all other times" />
-        </Flex>
+    <StepDragArea>
+      <Box mt="7">
+        <Heading as="h2" fontSize="15px" fontWeight="600">
+          What answers
+        </Heading>
+        <Text color="quiet" fontSize="13px">
+          Read from the top: where several of these are so at once, the first one answers.
+        </Text>
+        <Box as="ol" listStyleType="none" mt="1">
+          {blocked.length > 0 && (
+            <Row name={<>Callers in {blocked.map(({ name }) => name).join(', ')}:</>}>
+              <Text color="quiet">are let go at once, before anything else</Text>
+            </Row>
+          )}
+          {rules.map((rule, index) => (
+            <RuleRow key={slotKey(slotOfRule(rule))} rule={rule} index={index} count={rules.length} />
+          ))}
+          {lists.map(({ id, name }) => (
+            <Row key={id} name={<CallersName name={name} />}>
+              <Text color="quiet">as all other callers</Text>
+              <AddAnswer
+                onAdd={() => edit({ type: 'addRule', rule: { type: 'callers', callerListId: id, path: [] } })}
+              />
+            </Row>
+          ))}
+          {periods.map(({ id, name }) => (
+            <Row key={id} name={<PeriodName name={name} />}>
+              <Text color="quiet">as at all other times</Text>
+              <AddAnswer onAdd={() => edit({ type: 'addRule', rule: { type: 'period', periodId: id, path: [] } })} />
+            </Row>
+          ))}
+          <Row name="At all other times:" isLast>
+            <PathSentence slot={{ type: 'otherwise' }} path={otherwise} of="the answer at all other times" />
+          </Row>
+        </Box>
       </Box>
-    </Box>
+    </StepDragArea>
+  );
+}
+
+const PeriodName = ({ name }: { readonly name: string }) => (
+  <>
+    During <b>{name}</b>:
+  </>
+);
+
+const CallersName = ({ name }: { readonly name: string }) => (
+  <>
+    Callers in <b>{name}</b>:
+  </>
+);
+
+function Row({ name, isLast, children }: { name: ReactNode; isLast?: boolean; children: ReactNode }) {
+  return (
+    <Flex
+      as="li"
+      gap="3"
+      py="2"
+      borderTopWidth="1px"
+      borderBottomWidth={isLast ? '1px' : undefined}
+      borderColor="hairline"
+      align="baseline"
+    >
+      <Text w="150px" flexShrink="0">
+        {name}
+      </Text>
+      {children}
+    </Flex>
+  );
+}
+
+function AddAnswer({ onAdd }: { readonly onAdd: () => void }) {
+  return (
+    <Button size="xs" variant="ghost" colorPalette="petrol" onClick={onAdd}>
+      <Plus size={13} aria-hidden /> Let something else answer
+    </Button>
+  );
+}
+
+function RuleRow({
+  rule,
+  index,
+  count,
+}: {
+  readonly rule: AnsweringRule;
+  readonly index: number;
+  readonly count: number;
+}) {
+  const { edit, names, store } = useDraft();
+  const slot = slotOfRule(rule);
+  const isPeriod = rule.type === 'period';
+  const name = isPeriod ? (names[rule.periodId] ?? 'a deleted period') : (names[rule.callerListId] ?? 'a deleted list');
+  const move = (toIndex: number) => edit({ type: 'moveRule', rule: slot, toIndex });
+  const remove = (): void => {
+    edit({ type: 'removeRule', rule: slot });
+    tellDone(`${name} has no answer of its own now.`, store.undo);
+  };
+  return (
+    <Row name={isPeriod ? <PeriodName name={name} /> : <CallersName name={name} />}>
+      <Box flex="1" minW="0">
+        <PathSentence slot={slot} path={rule.path} of={`the answer ${isPeriod ? 'during' : 'for'} ${name}`} />
+      </Box>
+      <Flex flexShrink="0" color="quiet">
+        <SmallButton
+          label={`Move ${name} up`}
+          icon={<ArrowUp size={14} />}
+          isOff={index === 0}
+          onClick={() => move(index - 1)}
+        />
+        <SmallButton
+          label={`Move ${name} down`}
+          icon={<ArrowDown size={14} />}
+          isOff={index === count - 1}
+          onClick={() => move(index + 1)}
+        />
+        <SmallButton label={`Give ${name} no answer of its own`} icon={<Trash2 size={14} />} onClick={remove} />
+      </Flex>
+    </Row>
   );
 }

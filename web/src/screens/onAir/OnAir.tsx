@@ -1,5 +1,4 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { adviseOn, describeFinding } from '@locutor/core/proof';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -7,13 +6,14 @@ import { api, wordsOf } from '../../api/client';
 import { useOnAir, useVersions, type Version } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
-import { useFindings } from '../../draft/useFindings';
+import { useFaults, useFindings } from '../../draft/useFindings';
 import { Lamp } from '../../parts/Lamp';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
-import { findingSheet } from '../script/findingSheet';
+import { FindingWords } from '../../parts/FindingWords';
+import { findingLink } from '../script/findingSheet';
 import { describeDifference } from './describeDifference';
 
 /** What would change for callers, what is wrong with it, putting it on air, and the versions before. */
@@ -63,28 +63,25 @@ function Changes() {
 }
 
 function Faults() {
-  const { attendant, names } = useDraft();
   const findings = useFindings();
+  const faults = useFaults();
   return (
     <>
       <Title id="proof">Proof</Title>
-      {findings.length === 0 && (
+      {faults.length === 0 && (
         <Text>No faults: every path ends, every sheet has words, nobody is left in silence.</Text>
       )}
       <Box as="ul" listStyleType="none">
-        {findings.map((finding, index) => {
-          const sheetId = findingSheet(finding);
-          return (
-            <Flex as="li" key={index} gap="3" py="1.5" borderTopWidth="1px" borderColor="hairline">
-              <Text flex="1">
-                <b>Fault.</b> {describeFinding(finding, attendant, names)} {adviseOn(finding)}
-              </Text>
-              <Text asChild color="petrol.fg" fontWeight="500">
-                <Link to={sheetId ? `/script/${sheetId}` : '/hours'}>Open it</Link>
-              </Text>
-            </Flex>
-          );
-        })}
+        {findings.map((finding, index) => (
+          <Flex as="li" key={index} gap="3" py="1.5" borderTopWidth="1px" borderColor="hairline" align="baseline">
+            <Box flex="1">
+              <FindingWords finding={finding} />
+            </Box>
+            <Text asChild color="petrol.fg" fontWeight="500">
+              <Link to={findingLink(finding)}>Open it</Link>
+            </Text>
+          </Flex>
+        ))}
       </Box>
     </>
   );
@@ -93,7 +90,7 @@ function Faults() {
 function PutOnAir() {
   const { line, store } = useDraft();
   const { mutate } = useSWRConfig();
-  const faults = useFindings().length;
+  const faults = useFaults().length;
   const differences = useAirDifferences();
   const [isBusy, setBusy] = useState(false);
   if (differences === 'same') return null;

@@ -3,11 +3,12 @@ import type { Announcement } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { useDraft } from '../../draft/DraftProvider';
 import { Listen } from '../../parts/Listen';
-import { PathSentence } from '../../parts/PathSentence';
+import { PathSentence } from '../../path/PathSentence';
 import { SpokenField } from '../../parts/SpokenField';
 import { ReadOutLength } from './ReadOutLength';
 import { SheetFindings } from './SheetFindings';
 import { SheetName } from './SheetName';
+import { SheetVoice } from './SheetVoice';
 
 export function AnnouncementSheet({ announcement }: { readonly announcement: Announcement }) {
   const { attendant, edit } = useDraft();
@@ -19,7 +20,7 @@ export function AnnouncementSheet({ announcement }: { readonly announcement: Ann
         <ReadOutLength sentences={sentences} />
         <Listen sentences={sentences} />
       </SheetName>
-      <SheetFindings sheetId={id} />
+      <SheetFindings of={id} />
       <Box mt="3">
         <SpokenField
           label="The caller hears"
@@ -28,7 +29,8 @@ export function AnnouncementSheet({ announcement }: { readonly announcement: Ann
           onChange={(next) => edit({ type: 'setWords', sheetId: id, part: 'words', words: next })}
         />
       </Box>
-      <Heading as="h2" fontSize="14px" fontWeight="600" mt="6">
+      <SheetVoice sheet={announcement} />
+      <Heading as="h2" fontSize="14px" fontWeight="600" mt="5">
         Then
       </Heading>
       <PathSentence slot={{ type: 'after', sheetId: id }} path={afterPath} of="what follows" />

@@ -32,7 +32,7 @@ export function KeyMap({ menu }: { readonly menu: Menu }) {
               borderColor="hairline"
               aria-label={label}
               title={label}
-              onClick={() => (option ? goToKey(key) : addKey(key))}
+              onClick={() => (option ? goToKey(menu.id, key) : addKey(key))}
             >
               {key}
             </Button>

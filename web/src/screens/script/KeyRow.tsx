@@ -1,14 +1,18 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { keys, longestLabel, type Key, type Menu, type Option } from '@locutor/core/line';
-import { optionLine } from '@locutor/core/speech';
-import { ArrowDown, ArrowUp, Eye, EyeOff, Trash2 } from 'lucide-react';
+import { phrasesOf } from '@locutor/core/speech';
+import { ArrowDown, ArrowUp, CopyPlus, Eye, EyeOff, GripVertical, Trash2 } from 'lucide-react';
+import { memo } from 'react';
 import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { tellDone } from '../../parts/notices';
-import { PathSentence } from '../../parts/PathSentence';
 import { SmallButton } from '../../parts/SmallButton';
+import { PathSentence } from '../../path/PathSentence';
 import { keyFieldId } from './goToKey';
+import { nextFreeKey } from './nextFreeKey';
 
 interface Props {
   readonly menu: Menu;
@@ -16,30 +20,67 @@ interface Props {
   readonly index: number;
 }
 
+const keyChoices = keys.map((each) => ({ value: each, label: each }));
+
 /** One key: what is said for it, and what it does. */
-export function KeyRow({ menu, option, index }: Props) {
-  const { edit, store } = useDraft();
+export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
+  const { attendant, edit, store } = useDraft();
   const { key, label, readOut } = option;
   const sheetId = menu.id;
+  const around = wordsAround(option, menu.voice ?? attendant.voice);
+  const { listeners, setNodeRef, transform, isDragging } = useSortable({
+    id: `${sheetId} ${key}`,
+    data: { type: 'option', sheetId, key, index },
+  });
+  const free = nextFreeKey(menu);
+  const move = (toIndex: number) => edit({ type: 'reorderKey', sheetId, key, toIndex });
   const remove = (): void => {
     edit({ type: 'removeKey', sheetId, key });
     tellDone(`Key ${key} was removed.`, store.undo);
   };
   return (
-    <Flex as="li" gap="3" py="2" borderTopWidth="1px" borderColor="hairline" aria-label={`Key ${key}`}>
+    <Flex
+      as="li"
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), opacity: isDragging ? 0.5 : undefined }}
+      gap="2"
+      py="2"
+      borderTopWidth="1px"
+      borderColor="hairline"
+      aria-label={`Key ${key}`}
+      onKeyDown={(event) => {
+        // In a step the same keys move the step; it has taken them before they come here.
+        if (!event.altKey || event.defaultPrevented) return;
+        if (event.key === 'ArrowUp') move(index - 1);
+        if (event.key === 'ArrowDown') move(index + 1);
+      }}
+    >
+      <Box
+        {...listeners}
+        color="quiet"
+        cursor="grab"
+        pt="1.5"
+        ml="-5"
+        opacity="0.4"
+        _hover={{ opacity: 1 }}
+        title="Drag to read this key out earlier or later"
+        aria-hidden
+      >
+        <GripVertical size={14} />
+      </Box>
       <Box fontFamily="mono" fontSize="16px" pt="0.5" flexShrink="0">
         <InlineSelect
           label={`Move key ${key} to`}
           value={key}
-          choices={keys.map((each) => ({ value: each, label: each }))}
+          choices={keyChoices}
           onChange={(to) => edit({ type: 'moveKey', sheetId, from: key, to: to as Key })}
         />
       </Box>
       <Box flex="1" minW="0">
         <Flex align="baseline" fontFamily="spoken" fontSize="17px" color={readOut ? undefined : 'quiet'}>
-          {!startsItself(label) && <span style={{ marginRight: 4 }}>For</span>}
+          {around.before && <span style={{ marginRight: 4, whiteSpace: 'nowrap' }}>{around.before}</span>}
           <InlineWords
-            id={keyFieldId(key)}
+            id={keyFieldId(sheetId, key)}
             label={`What key ${key} is for`}
             placeholder="moorings"
             value={label}
@@ -49,8 +90,8 @@ export function KeyRow({ menu, option, index }: Props) {
             maxW="380px"
             onChange={(next) => edit({ type: 'setOption', sheetId, key, option: { label: next } })}
           />
-          <Text as="span" truncate title={optionLine(option)}>
-            {optionLine(option).replace(/^.*, press/, ', press')}
+          <Text as="span" truncate title={around.whole}>
+            {around.after}
           </Text>
         </Flex>
         <PathSentence slot={{ type: 'key', sheetId, key }} path={option.path} of={`key ${key}`} />
@@ -65,21 +106,35 @@ export function KeyRow({ menu, option, index }: Props) {
           label={`Read key ${key} out earlier`}
           icon={<ArrowUp size={14} />}
           isOff={index === 0}
-          onClick={() => edit({ type: 'reorderKey', sheetId, key, toIndex: index - 1 })}
+          onClick={() => move(index - 1)}
         />
         <SmallButton
           label={`Read key ${key} out later`}
           icon={<ArrowDown size={14} />}
           isOff={index === menu.options.length - 1}
-          onClick={() => edit({ type: 'reorderKey', sheetId, key, toIndex: index + 1 })}
+          onClick={() => move(index + 1)}
+        />
+        <SmallButton
+          label={`Duplicate key ${key}`}
+          icon={<CopyPlus size={14} />}
+          isOff={!free}
+          onClick={() =>
+            free && edit({ type: 'addKey', sheetId, option: { ...option, key: free }, atIndex: index + 1 })
+          }
         />
         <SmallButton label={`Remove key ${key}`} icon={<Trash2 size={14} />} onClick={remove} />
       </Flex>
     </Flex>
   );
-}
+});
 
-/** A label such as "to leave a message" needs no "For" before it. */
-function startsItself(label: string): boolean {
-  return /^(to|for)\s/i.test(label);
+const mark = '\u2063';
+
+/** What is said around a label in the menu's language: "For", ", press 1."; some labels need nothing before them. */
+function wordsAround({ label, key }: Option, voice: Parameters<typeof phrasesOf>[0]) {
+  const { option } = phrasesOf(voice);
+  const whole = option(label, key);
+  const [before = '', after = ''] = option(mark, key).split(mark);
+  const startsItself = label.trim() !== '' && whole.toLowerCase().startsWith(label.trim().toLowerCase().slice(0, 12));
+  return { whole, before: startsItself ? '' : before.trim(), after };
 }

@@ -1,4 +1,4 @@
-import { Box, Button, Heading } from '@chakra-ui/react';
+import { Box, Button, Heading, Text } from '@chakra-ui/react';
 import { isKey, menuLimits, type Menu, type MenuSettings, type WordsPart } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { Plus } from 'lucide-react';
@@ -9,22 +9,27 @@ import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { isTyping } from '../../parts/isTyping';
 import { Listen } from '../../parts/Listen';
-import { PathSentence } from '../../parts/PathSentence';
+import { PathSentence } from '../../path/PathSentence';
 import { SpokenField } from '../../parts/SpokenField';
 import { goToKey } from './goToKey';
 import { KeyRow } from './KeyRow';
+import { MenuExtras } from './MenuExtras';
 import { nextFreeKey } from './nextFreeKey';
 import { ReadOutLength } from './ReadOutLength';
 import { SheetFindings } from './SheetFindings';
 import { SheetName } from './SheetName';
+import { SheetVoice } from './SheetVoice';
 import { useAddKey } from './useAddKey';
 
-/** A menu in the order a caller meets it: opening words, a row per key, closing words, and what if not. */
-export function MenuSheet({ menu }: { readonly menu: Menu }) {
+/**
+ * A menu in the order a caller meets it: opening words, a row per key, closing words, and what if not. Of two side by
+ * side only one listens to the digits that lead to a key.
+ */
+export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; readonly listens?: boolean }) {
   const { attendant, edit } = useDraft();
   const addKey = useAddKey(menu);
   const free = nextFreeKey(menu);
-  useKeyJumps(menu);
+  useKeyJumps(menu, listens);
   const sentences = sheetSentences(menu, attendant.voice);
   const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
   return (
@@ -33,7 +38,8 @@ export function MenuSheet({ menu }: { readonly menu: Menu }) {
         <ReadOutLength sentences={sentences} />
         <Listen sentences={sentences} />
       </SheetName>
-      <SheetFindings sheetId={menu.id} />
+      <SheetVoice sheet={menu} />
+      <SheetFindings of={menu.id} />
       <Box mt="3">
         <SpokenField
           label="Opening words"
@@ -47,10 +53,14 @@ export function MenuSheet({ menu }: { readonly menu: Menu }) {
           <KeyRow key={option.key} menu={menu} option={option} index={index} />
         ))}
       </Box>
-      {free && (
+      {free ? (
         <Button size="sm" variant="ghost" colorPalette="petrol" ml="-2" mt="1" onClick={() => addKey(free)}>
           <Plus size={14} aria-hidden /> Add key {free}
         </Button>
+      ) : (
+        <Text mt="1" fontSize="13px" color="quiet">
+          All twelve keys are used. For more choices, let a key go to a further menu.
+        </Text>
       )}
       <Box mt="2">
         <SpokenField
@@ -61,6 +71,7 @@ export function MenuSheet({ menu }: { readonly menu: Menu }) {
         />
       </Box>
       <Fallbacks menu={menu} setWords={setWords} />
+      <MenuExtras menu={menu} />
     </Box>
   );
 }
@@ -119,7 +130,7 @@ function Fallbacks({ menu, setWords }: FallbackProps) {
   );
 }
 
-function Fallback({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+export function Fallback({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <Box mt="5" pt="3" borderTopWidth="1px" borderColor="hairline">
       <Heading as="h2" fontSize="14px" fontWeight="600" mb="1">
@@ -131,21 +142,22 @@ function Fallback({ title, children }: { readonly title: string; readonly childr
 }
 
 /** Digits lead to their key's row; so does a link that names a key. */
-function useKeyJumps(menu: Menu): void {
+function useKeyJumps(menu: Menu, listens: boolean): void {
   const [search] = useSearchParams();
   const asked = search.get('key');
   useEffect(() => {
-    if (isKey(asked)) goToKey(asked);
-  }, [asked]);
+    if (isKey(asked)) goToKey(menu.id, asked);
+  }, [menu.id, asked]);
   useEffect(() => {
+    if (!listens) return undefined;
     const onKey = (event: KeyboardEvent): void => {
       const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target);
       if (!isPlain || event.defaultPrevented || !isKey(event.key)) return;
       if (!menu.options.some((option) => option.key === event.key)) return;
       event.preventDefault();
-      goToKey(event.key);
+      goToKey(menu.id, event.key);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [menu]);
+  }, [menu, listens]);
 }

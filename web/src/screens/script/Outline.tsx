@@ -1,21 +1,29 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import type { SheetId } from '@locutor/core/line';
-import { Megaphone, Plus, ScrollText } from 'lucide-react';
+import type { Attendant, NamedPathId, SheetId } from '@locutor/core/line';
+import type { Finding } from '@locutor/core/proof';
+import { ClipboardPaste, Megaphone, Plus, Route, ScrollText } from 'lucide-react';
+import { memo, useMemo, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import { useDraft } from '../../draft/DraftProvider';
-import { useFindings } from '../../draft/useFindings';
+import { useFaults } from '../../draft/useFindings';
+import { useClipboard } from '../../path/clipboard';
 import { findingSheet } from './findingSheet';
 import { KeyMap } from './KeyMap';
 
 interface Props {
-  readonly current: SheetId | undefined;
-  readonly onAdd: (type: 'menu' | 'announcement') => void;
+  readonly current: SheetId | NamedPathId | undefined;
+  readonly onAdd: (type: 'menu' | 'announcement' | 'path' | 'paste') => void;
 }
 
-/** Every sheet of the script, with how many faults it has, and the keys of the one being written. */
+const icons = { menu: ScrollText, announcement: Megaphone, path: Route } as const;
+const kinds = { menu: 'Menu', announcement: 'Announcement', path: 'Path' } as const;
+
+/** Every sheet and named path of the script, with how many faults it has, and the keys of the menu being written. */
 export function Outline({ current, onAdd }: Props) {
   const { attendant } = useDraft();
-  const findings = useFindings();
+  const faults = useFaults();
+  const counts = useMemo(() => countsOf(faults), [faults]);
+  const clip = useClipboard();
   const sheet = attendant.sheets.find((each) => each.id === current);
   return (
     <Flex
@@ -31,46 +39,19 @@ export function Outline({ current, onAdd }: Props) {
       borderBottomWidth={{ base: '1px', md: '0' }}
       borderColor="hairline"
     >
-      {attendant.sheets.map(({ id, name, type }) => {
-        const faults = findings.filter((finding) => findingSheet(finding) === id).length;
-        const Icon = type === 'menu' ? ScrollText : Megaphone;
-        return (
-          <Flex
-            key={id}
-            asChild
-            align="center"
-            gap="2"
-            px="2"
-            py="1"
-            minH="8"
-            borderRadius="md"
-            bg={id === current ? 'petrol.subtle' : undefined}
-            color={id === current ? 'petrol.fg' : undefined}
-            fontWeight={id === current ? 600 : 400}
-            _hover={{ bg: 'sunk' }}
-          >
-            <NavLink to={`/script/${id}`} aria-current={id === current ? 'page' : undefined}>
-              <Icon size={14} aria-label={type === 'menu' ? 'Menu' : 'Announcement'} style={{ flexShrink: 0 }} />
-              <Text as="span" truncate>
-                {name}
-              </Text>
-              {faults > 0 && (
-                <Text as="span" ml="auto" fontFamily="mono" fontSize="12px" aria-label={`${faults} faults`}>
-                  !{faults}
-                </Text>
-              )}
-            </NavLink>
-          </Flex>
-        );
-      })}
-      <Flex direction={{ base: 'row', md: 'column' }} gap="0.5" mt="2" align="flex-start">
-        <Button size="xs" variant="ghost" onClick={() => onAdd('menu')}>
-          <Plus size={13} aria-hidden /> Menu
-        </Button>
-        <Button size="xs" variant="ghost" onClick={() => onAdd('announcement')}>
-          <Plus size={13} aria-hidden /> Announcement
-        </Button>
+      {attendant.sheets.map(({ id, name, type }) => (
+        <Entry key={id} id={id} name={name} kind={type} faults={counts.get(id) ?? 0} isCurrent={id === current} />
+      ))}
+      <Flex direction={{ base: 'row', md: 'column' }} gap="0.5" mt="1" align="flex-start" wrap="wrap">
+        <AddButton onClick={() => onAdd('menu')}>Menu</AddButton>
+        <AddButton onClick={() => onAdd('announcement')}>Announcement</AddButton>
+        {clip?.type === 'sheet' && (
+          <Button size="xs" variant="ghost" onClick={() => onAdd('paste')}>
+            <ClipboardPaste size={13} aria-hidden /> Paste {clip.sheet.name}
+          </Button>
+        )}
       </Flex>
+      <NamedPaths paths={attendant.paths} current={current} counts={counts} onAdd={() => onAdd('path')} />
       {sheet?.type === 'menu' && (
         <Box mt="auto" pt="4" display={{ base: 'none', md: 'block' }}>
           <KeyMap menu={sheet} />
@@ -79,3 +60,82 @@ export function Outline({ current, onAdd }: Props) {
     </Flex>
   );
 }
+
+function countsOf(faults: readonly Finding[]): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  for (const fault of faults) {
+    const { at } = fault;
+    const id = at.type === 'path' && at.slot.type === 'named' ? at.slot.pathId : findingSheet(fault);
+    if (id) counts.set(id, (counts.get(id) ?? 0) + 1);
+  }
+  return counts;
+}
+
+interface NamedPathsProps {
+  readonly paths: Attendant['paths'];
+  readonly current: string | undefined;
+  readonly counts: ReadonlyMap<string, number>;
+  readonly onAdd: () => void;
+}
+
+function NamedPaths({ paths, current, counts, onAdd }: NamedPathsProps) {
+  return (
+    <Box mt="3">
+      <Text fontSize="12px" color="quiet" px="2" title="Written once, followed from many places">
+        Paths with a name
+      </Text>
+      {paths.map(({ id, name }) => (
+        <Entry key={id} id={id} name={name} kind="path" faults={counts.get(id) ?? 0} isCurrent={id === current} />
+      ))}
+      <AddButton onClick={onAdd}>Path</AddButton>
+    </Box>
+  );
+}
+
+function AddButton({ onClick, children }: { readonly onClick: () => void; readonly children: ReactNode }) {
+  return (
+    <Button size="xs" variant="ghost" onClick={onClick}>
+      <Plus size={13} aria-hidden /> {children}
+    </Button>
+  );
+}
+
+interface EntryProps {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: keyof typeof icons;
+  readonly faults: number;
+  readonly isCurrent: boolean;
+}
+
+const Entry = memo(function Entry({ id, name, kind, faults, isCurrent }: EntryProps) {
+  const Icon = icons[kind];
+  return (
+    <Flex
+      asChild
+      align="center"
+      gap="2"
+      px="2"
+      py="1"
+      minH="8"
+      flexShrink="0"
+      borderRadius="md"
+      bg={isCurrent ? 'petrol.subtle' : undefined}
+      color={isCurrent ? 'petrol.fg' : undefined}
+      fontWeight={isCurrent ? 600 : 400}
+      _hover={{ bg: 'sunk' }}
+    >
+      <NavLink to={`/script/${id}`} aria-current={isCurrent ? 'page' : undefined}>
+        <Icon size={14} aria-label={kinds[kind]} style={{ flexShrink: 0 }} />
+        <Text as="span" truncate>
+          {name}
+        </Text>
+        {faults > 0 && (
+          <Text as="span" ml="auto" fontFamily="mono" fontSize="12px" aria-label={`${faults} faults`}>
+            !{faults}
+          </Text>
+        )}
+      </NavLink>
+    </Flex>
+  );
+});

@@ -1,50 +1,137 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
+  describeEdit,
+  findNamedPath,
   findSheet,
+  namedPathId,
   newAnnouncement,
   newMenu,
   sheetId as sheetIds,
-  describeEdit,
+  type NamedPathId,
+  type Sheet,
   type SheetId,
 } from '@locutor/core/line';
-import { Redo2, Undo2 } from 'lucide-react';
-import { useNavigate, useParams } from 'react-router';
+import { Clock, Redo2, Undo2, X } from 'lucide-react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
+import { InlineSelect } from '../../parts/InlineSelect';
 import { newId } from '../../parts/newId';
+import { clipNow } from '../../path/clipboard';
+import { StepDragArea } from '../../path/StepDragArea';
 import { AnnouncementSheet } from './AnnouncementSheet';
 import { MenuSheet } from './MenuSheet';
+import { NamedPathSheet } from './NamedPathSheet';
 import { Outline } from './Outline';
+import { pastedSheet } from './SheetMenu';
 
-/** The attendant as a document: its outline, and the sheet being written. */
+/** The attendant as a document: its outline, and the sheet being written, alone or beside another. */
 export default function Script() {
-  const { attendant, edit } = useDraft();
+  const { attendant } = useDraft();
   const params = useParams();
-  const navigate = useNavigate();
-  const sheet = findSheet(attendant, params.sheetId as SheetId) ?? attendant.sheets[0];
-
-  const add = (type: 'menu' | 'announcement'): void => {
-    const id = newId(sheetIds);
-    edit({
-      type: 'addSheet',
-      sheet: type === 'menu' ? newMenu(id, 'New menu') : newAnnouncement(id, 'New announcement'),
-    });
-    void navigate(`/script/${id}`);
-  };
-
+  const [search] = useSearchParams();
+  const path = findNamedPath(attendant, params.sheetId as NamedPathId);
+  const sheet = path ? undefined : (findSheet(attendant, params.sheetId as SheetId) ?? attendant.sheets[0]);
+  const beside = findSheet(attendant, search.get('beside') as SheetId);
+  const add = useAdd();
   return (
     <Flex h="100%" direction={{ base: 'column', md: 'row' }}>
       <Box asChild srOnly>
         <h1>Script</h1>
       </Box>
-      <Outline current={sheet?.id} onAdd={add} />
-      <Box flex="1" minW="0" overflow="auto" bg="sheet">
-        <Flex justify="flex-end" px="4" pt="2" gap="1" minH="10">
+      <Outline current={path?.id ?? sheet?.id} onAdd={add} />
+      <Flex direction="column" flex="1" minW="0" minH="0" bg="sheet">
+        <Flex justify="flex-end" align="center" px="4" pt="2" gap="1" minH="10" flexShrink="0">
+          {sheet && attendant.sheets.length > 1 && <Beside sheet={sheet} beside={beside} />}
+          <Button asChild size="xs" variant="ghost">
+            <Link to="/time-map">
+              <Clock size={14} aria-hidden /> Time map
+            </Link>
+          </Button>
           <HistoryButtons />
         </Flex>
-        {!sheet && <NoSheets onAdd={() => add('menu')} />}
-        {sheet?.type === 'menu' && <MenuSheet key={sheet.id} menu={sheet} />}
-        {sheet?.type === 'announcement' && <AnnouncementSheet key={sheet.id} announcement={sheet} />}
-      </Box>
+        <StepDragArea>
+          <Flex flex="1" minH="0">
+            <Box flex="1" minW="0" overflow="auto">
+              {path && <NamedPathSheet key={path.id} path={path} />}
+              {sheet && <SheetBody key={sheet.id} sheet={sheet} listens />}
+              {!path && !sheet && <NoSheets onAdd={() => add('menu')} />}
+            </Box>
+            {beside && sheet && beside !== sheet && (
+              <Box flex="1" minW="0" overflow="auto" borderLeftWidth="1px" borderColor="hairline">
+                <SheetBody key={beside.id} sheet={beside} listens={false} />
+              </Box>
+            )}
+          </Flex>
+        </StepDragArea>
+      </Flex>
+    </Flex>
+  );
+}
+
+function SheetBody({ sheet, listens }: { readonly sheet: Sheet; readonly listens: boolean }) {
+  return sheet.type === 'menu' ? (
+    <MenuSheet menu={sheet} listens={listens} />
+  ) : (
+    <AnnouncementSheet announcement={sheet} />
+  );
+}
+
+/** Adds to the script and goes there. */
+function useAdd(): (type: 'menu' | 'announcement' | 'path' | 'paste') => void {
+  const { attendant, edit } = useDraft();
+  const navigate = useNavigate();
+  const addSheet = (sheet: Sheet): void => {
+    edit({ type: 'addSheet', sheet });
+    void navigate(`/script/${sheet.id}`);
+  };
+  return (type) => {
+    switch (type) {
+      case 'menu':
+        return addSheet(newMenu(newId(sheetIds), 'New menu'));
+      case 'announcement':
+        return addSheet(newAnnouncement(newId(sheetIds), 'New announcement'));
+      case 'path': {
+        const id = newId(namedPathId);
+        edit({ type: 'addNamedPath', path: { id, name: 'New path', steps: [] } });
+        return void navigate(`/script/${id}`);
+      }
+      case 'paste': {
+        const clip = clipNow();
+        return clip?.type === 'sheet' ? addSheet(pastedSheet(attendant, clip.sheet)) : undefined;
+      }
+    }
+  };
+}
+
+/** Puts another sheet beside this one, such as after hours beside open. */
+function Beside({ sheet, beside }: { readonly sheet: Sheet; readonly beside: Sheet | undefined }) {
+  const { attendant } = useDraft();
+  const dock = useHandsetDock();
+  const [, setSearch] = useSearchParams();
+  const put = (id: string): void => {
+    setSearch(id ? { beside: id } : {}, { replace: true });
+    // Two sheets need the room.
+    if (id && window.innerWidth < 1600) dock.setOpen(false);
+  };
+  const others = attendant.sheets.filter((each) => each !== sheet);
+  return (
+    <Flex align="center" mr="auto" fontSize="13px" color="quiet" gap="1" display={{ base: 'none', md: 'flex' }}>
+      Beside it:
+      <InlineSelect
+        label="Which sheet is beside this one"
+        value={beside?.id ?? 'none'}
+        choices={[
+          { value: 'none', label: 'no other sheet' },
+          ...others.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+        onChange={(id) => put(id === 'none' ? '' : id)}
+      />
+      {beside && (
+        <Button size="2xs" variant="ghost" px="1" aria-label={`Put ${beside.name} away`} onClick={() => put('')}>
+          <X size={13} />
+        </Button>
+      )}
     </Flex>
   );
 }
@@ -90,9 +177,14 @@ function NoSheets({ onAdd }: { readonly onAdd: () => void }) {
     <Box p="8" maxW="460px">
       <Text fontWeight="600">The script is empty.</Text>
       <Text mt="1">A menu says something and lets callers choose with a key. Start with the one that answers.</Text>
-      <Button mt="4" colorPalette="petrol" onClick={onAdd}>
-        Write a menu
-      </Button>
+      <Flex mt="4" gap="2">
+        <Button colorPalette="petrol" onClick={onAdd}>
+          Write a menu
+        </Button>
+        <Button asChild variant="outline">
+          <Link to="/starters">Begin from a starter</Link>
+        </Button>
+      </Flex>
     </Box>
   );
 }

@@ -7,6 +7,6 @@ export function useAddKey(menu: Menu): (key: Key) => void {
   const { edit } = useDraft();
   return (key) => {
     edit({ type: 'addKey', sheetId: menu.id, option: { key, label: '', readOut: true, path: [] } });
-    requestAnimationFrame(() => goToKey(key));
+    requestAnimationFrame(() => goToKey(menu.id, key));
   };
 }

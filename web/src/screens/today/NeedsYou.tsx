@@ -6,8 +6,8 @@ import { useMessages } from '../../api/resources';
 import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
-import { useFindings } from '../../draft/useFindings';
-import { findingSheet } from '../script/findingSheet';
+import { useFaults } from '../../draft/useFindings';
+import { findingLink } from '../script/findingSheet';
 
 interface Need {
   readonly says: string;
@@ -53,7 +53,7 @@ export function NeedsYou() {
 
 function useNeeds(): readonly Need[] {
   const { attendant, names } = useDraft();
-  const findings = useFindings();
+  const faults = useFaults();
   const differences = useAirDifferences();
   const unheard = useMessages().data?.filter((message) => !message.heard).length ?? 0;
   const needs: Need[] = [];
@@ -61,10 +61,8 @@ function useNeeds(): readonly Need[] {
     const says = unheard === 1 ? 'One message was not heard yet.' : `${unheard} messages were not heard yet.`;
     needs.push({ says, does: 'Listen', to: '/messages' });
   }
-  for (const finding of findings.slice(0, mostFaultsListed)) {
-    const sheetId = findingSheet(finding);
-    const to = sheetId ? `/script/${sheetId}` : '/hours';
-    needs.push({ says: describeFinding(finding, attendant, names), does: 'Mend it', to });
+  for (const finding of faults.slice(0, mostFaultsListed)) {
+    needs.push({ says: describeFinding(finding, attendant, names), does: 'Mend it', to: findingLink(finding) });
   }
   if (differences === 'first') needs.push({ says: 'Nothing is on air yet.', does: 'Put it on air', to: '/on-air' });
   else if (differences !== 'same') {

@@ -4,6 +4,7 @@ import { showMinutes } from '../../parts/time';
 
 /** Why something answers: "Because Open runs on Monday from 8:00 AM to 5:30 PM." */
 export function whyWords(answer: Answer, names: Names): string {
+  if (answer.type === 'callers') return `Because the caller is in ${names[answer.callerListId] ?? 'a list'}.`;
   if (answer.type === 'otherwise') return 'Because no period with an answer of its own runs now.';
   const { day, startMin, endMin } = answer.span;
   const nextDay = endMin > 1440 ? ' the next day' : '';

@@ -1,0 +1,190 @@
+import type { Box, CallerList, Contact, Person } from '../directory';
+import { isInList } from '../directory';
+import type { Hours } from '../hours';
+import { answersAt, nextBoundary, type Answer } from '../hours';
+import {
+  type Attendant,
+  type Greeting,
+  type Key,
+  type LineId,
+  type NamedPathId,
+  type Path,
+  type Sheet,
+  type SheetId,
+  type Slot,
+  type VoiceId,
+} from '../line';
+import { asSentences, sheetSentences, splitSentences } from '../speech';
+import { asItems } from './items';
+import type { PlayItem } from './effect';
+import type { CallScript, LineScript } from './script';
+
+/** A sheet made ready: everything a call asks of it is found at once. */
+export interface ReadySheet {
+  readonly sheet: Sheet;
+  readonly voice: VoiceId;
+  readonly items: readonly PlayItem[];
+  readonly options: ReadonlyMap<Key, Path>;
+}
+
+export interface ReadyLine {
+  readonly script: LineScript;
+  readonly sheets: ReadonlyMap<SheetId, ReadySheet>;
+  readonly named: ReadonlyMap<NamedPathId, Path>;
+  /** The answer for callers of no list, and until when it holds. */
+  answer: { readonly fromMs: number; readonly untilMs: number; readonly is: Answer } | null;
+}
+
+/** A script made ready for calls. What it remembers follows from the script alone, so calls stay pure. */
+export interface Ready {
+  readonly lines: ReadonlyMap<LineId, ReadyLine>;
+  readonly people: ReadonlyMap<string, Person>;
+  readonly byExtension: ReadonlyMap<string, Person>;
+  /** Everything that a longer extension begins with. */
+  readonly beginnings: ReadonlySet<string>;
+  readonly longestExtension: number;
+  readonly boxes: ReadonlyMap<string, Box>;
+  readonly boxByOwner: ReadonlyMap<string, Box>;
+  readonly contacts: ReadonlyMap<string, Contact>;
+  readonly greetings: ReadonlyMap<string, Greeting>;
+  readonly hours: ReadonlyMap<string, Hours>;
+  readonly blocked: readonly CallerList[];
+  /** Words cut into sentences, which takes much longer than looking them up. */
+  readonly sentences: Map<string, readonly string[]>;
+  readonly phrases: Map<VoiceId, Map<string, readonly PlayItem[]>>;
+}
+
+const known = new WeakMap<CallScript, Ready>();
+
+/** Makes a script ready, once. */
+export function readyOf(script: CallScript): Ready {
+  let ready = known.get(script);
+  if (!ready) known.set(script, (ready = makeReady(script)));
+  return ready;
+}
+
+function makeReady(script: CallScript): Ready {
+  const extensions = script.people.map(({ extension }) => extension);
+  const byOwner = script.boxes.flatMap((box) => (box.ownerId ? [[box.ownerId, box] as const] : []));
+  return {
+    lines: new Map(script.lines.map((line) => [line.id, makeLineReady(line)])),
+    people: byId(script.people),
+    byExtension: new Map([...script.people].reverse().map((person) => [person.extension, person])),
+    beginnings: new Set(extensions.flatMap((extension) => beginningsOf(extension))),
+    longestExtension: Math.max(0, ...extensions.map((extension) => extension.length)),
+    boxes: byId(script.boxes),
+    boxByOwner: new Map(byOwner.reverse()),
+    contacts: byId(script.contacts),
+    greetings: byId(script.greetings),
+    hours: byId(script.hours),
+    blocked: script.callerLists.filter(({ kind }) => kind === 'blocked'),
+    sentences: new Map(),
+    phrases: new Map(),
+  };
+}
+
+function byId<Item extends { readonly id: string }>(items: readonly Item[]): ReadonlyMap<string, Item> {
+  return new Map(items.map((item) => [item.id, item]));
+}
+
+function beginningsOf(extension: string): readonly string[] {
+  return Array.from({ length: extension.length - 1 }, (_, index) => extension.slice(0, index + 1));
+}
+
+const linesKnown = new WeakMap<Attendant, { readonly script: LineScript; readonly ready: ReadyLine }>();
+
+function makeLineReady(script: LineScript): ReadyLine {
+  const { attendant } = script;
+  const before = linesKnown.get(attendant);
+  if (before && before.script.hours === script.hours && before.script.timeZone === script.timeZone) {
+    return { ...before.ready, script };
+  }
+  const ready: ReadyLine = {
+    script,
+    sheets: new Map(attendant.sheets.map((sheet) => [sheet.id, readySheet(sheet, attendant.voice)])),
+    named: new Map(attendant.paths.map(({ id, steps }) => [id, steps])),
+    answer: null,
+  };
+  linesKnown.set(attendant, { script, ready });
+  return ready;
+}
+
+const sheetsKnown = new WeakMap<Sheet, ReadySheet>();
+
+/** Sheets that an edit left alone need not be made ready again. */
+function readySheet(sheet: Sheet, attendantVoice: VoiceId): ReadySheet {
+  const before = sheetsKnown.get(sheet);
+  const voice = sheet.voice ?? attendantVoice;
+  if (before?.voice === voice) return before;
+  const options = sheet.type === 'menu' ? sheet.options : [];
+  const ready: ReadySheet = {
+    sheet,
+    voice,
+    items: asItems(sheetSentences(sheet, attendantVoice)),
+    options: new Map(options.map(({ key, path }) => [key, path])),
+  };
+  sheetsKnown.set(sheet, ready);
+  return ready;
+}
+
+/** Which line of the answering order wins for a caller at an instant. */
+export function answerFor(line: ReadyLine, script: CallScript, callerNumber: string, atMs: number): Answer {
+  const { rules } = line.script.attendant.answering;
+  const lists = rules.flatMap((rule) => {
+    const list = rule.type === 'callers' && script.callerLists.find(({ id }) => id === rule.callerListId);
+    return list && isInList(list, callerNumber) ? [list.id] : [];
+  });
+  const { hours, timeZone } = line.script;
+  if (lists.length > 0) return answersAt(rules, hours, timeZone, atMs, new Set(lists));
+  const { answer } = line;
+  if (answer && atMs >= answer.fromMs && atMs < answer.untilMs) return answer.is;
+  const is = answersAt(rules, hours, timeZone, atMs);
+  line.answer = { fromMs: atMs, untilMs: nextBoundary(hours, timeZone, atMs), is };
+  return is;
+}
+
+/** The steps at a slot of a line. */
+export function stepsAt({ script, sheets, named }: ReadyLine, slot: Slot): Path {
+  switch (slot.type) {
+    case 'key':
+      return sheets.get(slot.sheetId)?.options.get(slot.key) ?? [];
+    case 'silence':
+    case 'wrongKey':
+    case 'after':
+      return fallbackOf(sheets.get(slot.sheetId)?.sheet, slot.type);
+    case 'named':
+      return named.get(slot.pathId) ?? [];
+    case 'otherwise':
+      return script.attendant.answering.otherwise;
+    case 'period':
+      return ruleOf(script.attendant, (rule) => rule.type === 'period' && rule.periodId === slot.periodId);
+    case 'callers':
+      return ruleOf(script.attendant, (rule) => rule.type === 'callers' && rule.callerListId === slot.callerListId);
+  }
+}
+
+function fallbackOf(sheet: Sheet | undefined, which: 'silence' | 'wrongKey' | 'after'): Path {
+  if (!sheet) return [];
+  if (sheet.type === 'announcement') return which === 'after' ? sheet.afterPath : [];
+  return which === 'silence' ? sheet.silencePath : which === 'wrongKey' ? sheet.wrongKeyPath : [];
+}
+
+function ruleOf({ answering }: Attendant, isIt: (rule: Attendant['answering']['rules'][number]) => boolean): Path {
+  return answering.rules.find(isIt)?.path ?? [];
+}
+
+/** Words cut into sentences. */
+export function sentencesIn(ready: Ready, words: string): readonly string[] {
+  let texts = ready.sentences.get(words);
+  if (!texts) ready.sentences.set(words, (texts = splitSentences(words)));
+  return texts;
+}
+
+/** Something the line says by itself, in the language of a voice. */
+export function phraseItems(ready: Ready, voice: VoiceId, words: string): readonly PlayItem[] {
+  let ofVoice = ready.phrases.get(voice);
+  if (!ofVoice) ready.phrases.set(voice, (ofVoice = new Map()));
+  let items = ofVoice.get(words);
+  if (!items) ofVoice.set(words, (items = asItems(asSentences(sentencesIn(ready, words), voice, { type: 'line' }))));
+  return items;
+}

@@ -1,0 +1,132 @@
+import { isInService, readPhoneNumber, type Person, type PersonPhone } from '../directory';
+import { dayAt, isWorkingAt } from '../hours';
+import type { Hearing, Outside } from '../line';
+import type { PlayItem, RungPhone } from './effect';
+import { asItems } from './items';
+import { callLimits } from './limits';
+import { sentencesIn } from './ready';
+import { lineOf, newId, note, setPhase, startTimer, stopTimer, type Run } from './run';
+import type { Accepting, Next, OutsideTarget, Ringing, RingPlan, Target } from './state';
+import { asSentences } from '../speech';
+import type { NotAnswered } from './transcript';
+import { lineItems, phrases } from './words';
+
+/** Rings the first phone of a plan. */
+export function ring(run: Run, plan: RingPlan): void {
+  const untilMs = plan.seconds === null ? null : run.atMs + plan.seconds * 1000;
+  ringPhone(run, plan, 0, untilMs);
+}
+
+function ringPhone(run: Run, plan: RingPlan, phoneIndex: number, untilMs: number | null): void {
+  const phones = phonesOf(run, plan);
+  const phone = phones[phoneIndex];
+  if (!phone) return;
+  const ringId = newId(run);
+  const leftMs = untilMs === null ? null : untilMs - run.atMs;
+  const isLast = phoneIndex === phones.length - 1;
+  // The last phone rings on until the step is over; one before it until the next is tried.
+  const forMs = isLast ? leftMs : Math.min(leftMs ?? Infinity, phone.seconds * 1000);
+  const rung = rungPhone(plan.target, phone);
+  run.effects.push({ type: 'ring', ringId, phone: rung, forMs, hear: hearingItems(run, plan.hear) });
+  note(run, { type: 'ringing', phone: rung, forMs });
+  const timerId = forMs === null ? null : startTimer(run, forMs);
+  setPhase(run, { type: 'ringing', ring: plan, ringId, timerId, untilMs, phoneIndex });
+}
+
+/** The phones of whoever is rung; an outside number is a phone of its own. */
+function phonesOf(run: Run, { target, accept }: RingPlan): readonly PersonPhone[] {
+  if (target.type === 'person') return run.ready.people.get(target.personId)?.phones ?? [];
+  return [{ type: 'outside', number: target.number, seconds: 0, accept }];
+}
+
+function rungPhone(target: Target, phone: PersonPhone): RungPhone {
+  if (target.type === 'outside') return target;
+  return { type: 'person', personId: target.personId, number: phone.type === 'outside' ? phone.number : null };
+}
+
+function hearingItems(run: Run, hear: Hearing): readonly PlayItem[] {
+  if (hear.type === 'ringback') return [];
+  const greeting = run.ready.greetings.get(hear.greetingId);
+  if (!greeting) return [];
+  return asItems(asSentences(sentencesIn(run.ready, greeting.words), greeting.voice, { type: 'line' }));
+}
+
+/** Somebody picked up: they are connected, or asked to press 1 first. */
+export function answer(run: Run, ringing: Ringing): void {
+  const { ring: plan, ringId, timerId, untilMs, phoneIndex } = ringing;
+  const phone = phonesOf(run, plan)[phoneIndex];
+  if (!phone) return;
+  stopTimer(run, timerId);
+  if (phone.type === 'desk' || !phone.accept) return connect(run, plan.target, phone, ringId);
+  run.effects.push({ type: 'askToAccept', ringId, items: lineItems(run, phrases(run).acceptCall) });
+  note(run, { type: 'askedToAccept', phone: rungPhone(plan.target, phone) });
+  const acceptTimer = startTimer(run, callLimits.acceptWithinMs);
+  setPhase(run, { type: 'accepting', ring: plan, ringId, timerId: acceptTimer, untilMs, phoneIndex });
+}
+
+/** The one asked to accept pressed 1. */
+export function accept(run: Run, { ring: plan, ringId, timerId, phoneIndex }: Accepting): void {
+  const phone = phonesOf(run, plan)[phoneIndex];
+  stopTimer(run, timerId);
+  if (phone) connect(run, plan.target, phone, ringId);
+}
+
+function connect(run: Run, target: Target, phone: PersonPhone, ringId: number): void {
+  const rung = rungPhone(target, phone);
+  run.effects.push({ type: 'stopRinging', ringId }, { type: 'connect', phone: rung });
+  note(run, { type: 'answered', phone: rung });
+  setPhase(run, { type: 'connected', target });
+}
+
+/** A phone was not answered: the next one is tried while there is time; what comes then is returned when there is none. */
+export function tryNextPhone(
+  run: Run,
+  { ring: plan, ringId, timerId, untilMs, phoneIndex }: Ringing | Accepting,
+  why: NotAnswered,
+): Next | undefined {
+  run.effects.push({ type: 'stopRinging', ringId });
+  stopTimer(run, timerId);
+  const isTimeLeft = untilMs === null || run.atMs < untilMs;
+  if (isTimeLeft && phoneIndex + 1 < phonesOf(run, plan).length) {
+    ringPhone(run, plan, phoneIndex + 1, untilMs);
+    return undefined;
+  }
+  note(run, { type: 'notAnswered', target: plan.target, why });
+  return plan.unanswered;
+}
+
+/** Why a person cannot be rung at all; undefined when they can. */
+export function whyNotPerson(run: Run, person: Person | undefined): NotAnswered | undefined {
+  if (!person || person.phones.length === 0) return 'deleted';
+  const hours = person.hoursId ? run.ready.hours.get(person.hoursId) : undefined;
+  if (!hours) return undefined;
+  return isWorkingAt(hours, lineOf(run).script.timeZone, run.atMs) ? undefined : 'notWorking';
+}
+
+/** The outside number that is meant, or why it cannot be called. */
+export function outsideTarget(
+  run: Run,
+  to: Outside,
+): OutsideTarget | { readonly why: NotAnswered; readonly target: Target } {
+  const contact = to.type === 'contact' ? run.ready.contacts.get(to.contactId) : undefined;
+  const written = to.type === 'contact' ? (contact?.number ?? '') : to.number;
+  const read = readPhoneNumber(written);
+  const number = read.ok ? read.value : '';
+  const target: OutsideTarget = { type: 'outside', number, contactId: to.type === 'contact' ? to.contactId : null };
+  const why = whyNotOutside(run, to, contact, number);
+  return why ? { why, target } : target;
+}
+
+function whyNotOutside(
+  run: Run,
+  to: Outside,
+  contact: Parameters<typeof isInService>[0] | undefined,
+  number: string,
+): NotAnswered | undefined {
+  if (to.type === 'contact' && !contact) return 'deleted';
+  if (number === '') return 'notANumber';
+  const { script } = lineOf(run);
+  if (number === script.number) return 'ownNumber';
+  if (contact && !isInService(contact, dayAt(run.atMs, script.timeZone))) return 'outOfService';
+  return undefined;
+}

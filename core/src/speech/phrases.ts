@@ -1,0 +1,34 @@
+import type { NamePart } from '../directory';
+import { languageOf, type Key, type Language, type VoiceId } from '../line';
+import { phrases as de } from './words/de';
+import { phrases as en } from './words/en';
+import { phrases as es } from './words/es';
+import { phrases as fr } from './words/fr';
+
+/** Everything the line says by itself, in one language. */
+export interface Phrases {
+  /** What an option is for and its key: "For moorings, press 1." */
+  readonly option: (label: string, key: Key) => string;
+  /** Before the beep of a box that has no greeting of its own. */
+  readonly leaveMessage: (boxName: string) => string;
+  readonly messageTaken: string;
+  readonly nothingMore: string;
+  readonly spellName: (part: NamePart) => string;
+  readonly dialExtension: string;
+  readonly nobodyFound: string;
+  readonly noSuchExtension: string;
+  /** One of several matches and its key. */
+  readonly choice: (name: string, key: string) => string;
+  readonly moreChoices: (key: string) => string;
+  /** The person whose extension was dialled does not answer. */
+  readonly noAnswer: (name: string) => string;
+  /** To the one who answers an outside phone. */
+  readonly acceptCall: string;
+}
+
+const byLanguage: Readonly<Record<Language, Phrases>> = { en, fr, es, de };
+
+/** What the line says by itself in the language of a voice. */
+export function phrasesOf(voice: VoiceId): Phrases {
+  return byLanguage[languageOf(voice)];
+}

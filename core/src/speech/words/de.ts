@@ -1,0 +1,25 @@
+import type { Key } from '../../line';
+import type { Phrases } from '../phrases';
+import { asLabel, capitalised } from './label';
+
+const parts = { lastName: 'Nachnamens', firstName: 'Vornamens', eitherName: 'Vor- oder Nachnamens' } as const;
+const spoken = (key: Key): string => (key === '*' ? 'Stern' : key === '#' ? 'Raute' : key);
+
+export const phrases: Phrases = {
+  option: (label, key) => {
+    const what = asLabel(label);
+    return `${/^(für|um|zu|zum|zur)\s/i.test(what) ? capitalised(what) : `Für ${what}`}, drücken Sie die ${spoken(key)}.`;
+  },
+  leaveMessage: (boxName) =>
+    `Bitte hinterlassen Sie nach dem Ton eine Nachricht für ${boxName}. Drücken Sie danach Raute oder legen Sie auf.`,
+  messageTaken: 'Vielen Dank. Ihre Nachricht ist gespeichert. Auf Wiederhören.',
+  nothingMore: 'Leider kann gerade niemand Ihren Anruf annehmen. Auf Wiederhören.',
+  spellName: (part) => `Geben Sie die ersten drei Buchstaben des ${parts[part]} mit den Tasten Ihres Telefons ein.`,
+  dialExtension: 'Wählen Sie die Durchwahl und drücken Sie dann Raute.',
+  nobodyFound: 'Leider wurde niemand mit diesem Namen gefunden.',
+  noSuchExtension: 'Diese Durchwahl gibt es leider nicht.',
+  choice: (name, key) => `Für ${name} drücken Sie die ${key}.`,
+  moreChoices: (key) => `Für weitere Namen drücken Sie die ${key}.`,
+  noAnswer: (name) => `${name} meldet sich gerade nicht.`,
+  acceptCall: 'Sie haben einen Anruf. Um ihn anzunehmen, drücken Sie die 1.',
+};

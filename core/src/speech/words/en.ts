@@ -1,0 +1,24 @@
+import { spokenKey } from '../../line';
+import type { Phrases } from '../phrases';
+import { asLabel, capitalised } from './label';
+
+const parts = { lastName: 'last name', firstName: 'first name', eitherName: 'first or last name' } as const;
+
+export const phrases: Phrases = {
+  option: (label, key) => {
+    const what = asLabel(label);
+    return `${/^(to|for)\s/i.test(what) ? capitalised(what) : `For ${what}`}, press ${spokenKey(key)}.`;
+  },
+  leaveMessage: (boxName) =>
+    `Please leave a message for ${boxName} after the tone. When you are done, press pound or hang up.`,
+  messageTaken: 'Thank you. Your message has been left. Goodbye.',
+  nothingMore: 'Sorry, nobody can take your call now. Goodbye.',
+  spellName: (part) => `Spell the first three letters of the ${parts[part]} with the keys of your phone.`,
+  dialExtension: 'Dial the extension, then press pound.',
+  nobodyFound: 'Sorry, nobody by that name was found.',
+  noSuchExtension: 'Sorry, there is no such extension.',
+  choice: (name, key) => `For ${name}, press ${key}.`,
+  moreChoices: (key) => `For more names, press ${key}.`,
+  noAnswer: (name) => `${name} does not answer just now.`,
+  acceptCall: 'You have a call. To take it, press 1.',
+};

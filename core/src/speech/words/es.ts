@@ -1,0 +1,25 @@
+import type { Key } from '../../line';
+import type { Phrases } from '../phrases';
+import { asLabel, capitalised } from './label';
+
+const parts = { lastName: 'apellido', firstName: 'nombre', eitherName: 'nombre o del apellido' } as const;
+const spoken = (key: Key): string => (key === '*' ? 'asterisco' : key === '#' ? 'almohadilla' : key);
+
+export const phrases: Phrases = {
+  option: (label, key) => {
+    const what = asLabel(label);
+    return `${/^para\s/i.test(what) ? capitalised(what) : `Para ${what}`}, pulse ${spoken(key)}.`;
+  },
+  leaveMessage: (boxName) =>
+    `Por favor, deje un mensaje para ${boxName} después de la señal. Al terminar, pulse almohadilla o cuelgue.`,
+  messageTaken: 'Gracias. Hemos recibido su mensaje. Adiós.',
+  nothingMore: 'Lo sentimos, nadie puede atender su llamada en este momento. Adiós.',
+  spellName: (part) => `Marque las tres primeras letras del ${parts[part]} con las teclas de su teléfono.`,
+  dialExtension: 'Marque la extensión y después pulse almohadilla.',
+  nobodyFound: 'Lo sentimos, no hay nadie con ese nombre.',
+  noSuchExtension: 'Lo sentimos, esa extensión no existe.',
+  choice: (name, key) => `Para ${name}, pulse ${key}.`,
+  moreChoices: (key) => `Para más nombres, pulse ${key}.`,
+  noAnswer: (name) => `${name} no contesta en este momento.`,
+  acceptCall: 'Tiene una llamada. Para aceptarla, pulse 1.',
+};

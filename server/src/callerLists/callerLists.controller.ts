@@ -1,0 +1,30 @@
+import { Body, Controller, Param, Patch, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { callerListId, type CallerListId } from '@locutor/core/directory';
+import { newId } from '../rows/newId';
+import { RowsController } from '../rows/rows.controller';
+import { AddCallerListDto, ChangeCallerListDto, readPatterns } from './callerList.dto';
+import type { CallerListEntity } from './callerList.entity';
+import { CallerListsService } from './callerLists.service';
+
+@ApiTags('Directory')
+@Controller('api/caller-lists')
+export class CallerListsController extends RowsController<CallerListId, CallerListEntity> {
+  constructor(lists: CallerListsService) {
+    super(lists);
+  }
+
+  @Post()
+  add(@Body() { name, kind, patterns = [], anonymous = false }: AddCallerListDto): Promise<CallerListEntity> {
+    return this.rows.add({ id: newId(callerListId), name, kind, patterns: readPatterns(patterns), anonymous });
+  }
+
+  @Patch(':id')
+  change(
+    @Param('id') id: CallerListId,
+    @Body() { revision, patterns, ...changes }: ChangeCallerListDto,
+  ): Promise<CallerListEntity> {
+    const read = patterns ? { ...changes, patterns: readPatterns(patterns) } : changes;
+    return this.rows.change(id, revision, read);
+  }
+}

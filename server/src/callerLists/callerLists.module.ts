@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { CallerListEntity } from './callerList.entity';
+import { CallerListsController } from './callerLists.controller';
+import { CallerListsService } from './callerLists.service';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([CallerListEntity])],
+  controllers: [CallerListsController],
+  providers: [CallerListsService],
+  exports: [CallerListsService],
+})
+export class CallerListsModule {}

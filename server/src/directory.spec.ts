@@ -1,0 +1,255 @@
+import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
+
+let server: TestServer;
+let ask: TestServer['ask'];
+
+beforeEach(async () => {
+  server = await testServer();
+  ask = server.ask.bind(server);
+});
+afterEach(() => server.stop());
+
+async function start() {
+  const { body: line } = await ask('post', '/api/start', boatyardFacts);
+  const { body: people } = await ask('get', '/api/people');
+  const { body: draft } = await ask('get', `/api/lines/${line.id}/draft`);
+  const { body: boxes } = await ask('get', '/api/boxes');
+  const named = (name: string) => people.find((person: { name: string }) => person.name.startsWith(name));
+  return { line, people, draft, box: boxes[0], noor: named('Noor'), priya: named('Priya') };
+}
+
+describe('a person', () => {
+  it('has phones in an order, an e-mail address, a mobile and hours of their own', async () => {
+    const { noor, line } = await start();
+    const changes = {
+      revision: noor.revision,
+      saidAs: 'Noor Hall-dane',
+      phones: [
+        { type: 'desk', seconds: 10 },
+        { type: 'outside', seconds: 20, number: '(207) 555-0161' },
+      ],
+      email: 'noor@larkspurcove.example',
+      mobile: '+1 207 555 0161',
+      inDirectory: false,
+      hoursId: line.hoursId,
+    };
+    const { status, body } = await ask('patch', `/api/people/${noor.id}`, changes);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({
+      saidAs: 'Noor Hall-dane',
+      phones: [
+        { type: 'desk', seconds: 10 },
+        { type: 'outside', seconds: 20, number: '+12075550161', accept: true },
+      ],
+      mobile: '+12075550161',
+      inDirectory: false,
+    });
+    const without = await ask('patch', `/api/people/${noor.id}`, { revision: 2, email: '', mobile: '', hoursId: null });
+    expect(without.body).toMatchObject({ email: '', mobile: '', hoursId: null });
+  });
+
+  it.each([
+    [{ email: 'nowhere' }, 422, 'That is not an e-mail address.'],
+    [{ mobile: '12' }, 422, 'is not a telephone number'],
+    [{ phones: [] }, 422, 'Everybody needs at least one phone.'],
+    [{ phones: [{ type: 'outside', seconds: 20 }] }, 422, 'An outside phone needs a number.'],
+    [{ phones: [{ type: 'desk', seconds: 4 }] }, 422, 'must be a whole number from 5 to 300'],
+    [{ phones: [{ type: 'outside', seconds: 20, number: '+1 207 555 0140' }] }, 409, 'would come round again'],
+    [{ hoursId: 'hours:none' }, 404, 'Those hours'],
+  ])('is refused with %j', async (changes, status, says) => {
+    const { noor } = await start();
+    const answer = await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision, ...changes });
+    expect(answer.status).toBe(status);
+    expect(answer.body.detail).toContain(says);
+  });
+
+  it('arrives with others, known ones changed and extensions exchanged, or nobody does', async () => {
+    const { noor, priya } = await start();
+    const people = [
+      { id: noor.id, extension: priya.extension },
+      { id: priya.id, extension: noor.extension },
+      { name: 'Juno Marchetti', extension: '206', email: 'juno@larkspurcove.example' },
+    ];
+    const { status, body } = await ask('post', '/api/people/take-in', { people });
+    expect(status).toBe(201);
+    expect(body.map((person: { name: string; extension: string }) => [person.name, person.extension])).toEqual(
+      expect.arrayContaining([
+        ['Noor Haldane', '204'],
+        ['Priya Castellanos', '212'],
+        ['Juno Marchetti', '206'],
+      ]),
+    );
+    const twice = [
+      { name: 'Ada', extension: '230' },
+      { name: 'Bo', extension: '230' },
+    ];
+    expect(await ask('post', '/api/people/take-in', { people: twice })).toMatchObject({ status: 409 });
+    expect((await ask('get', '/api/people')).body).toHaveLength(3);
+    const unnamed = await ask('post', '/api/people/take-in', { people: [{ extension: '231' }] });
+    expect(unnamed).toMatchObject({ status: 422 });
+  });
+});
+
+describe('outside contacts', () => {
+  it('are kept with their number and the days they are in service', async () => {
+    await start();
+    const contact = { name: 'Harbour master', number: '207 555 0190', serviceFrom: '2026-05-15' };
+    const { body } = await ask('post', '/api/contacts', contact);
+    expect(body).toMatchObject({ number: '+12075550190', serviceFrom: '2026-05-15', serviceUntil: null });
+    const changed = await ask('patch', `/api/contacts/${body.id}`, { revision: 1, serviceUntil: '2026-09-15' });
+    expect(changed.body).toMatchObject({ serviceUntil: '2026-09-15' });
+    const early = await ask('patch', `/api/contacts/${body.id}`, { revision: 2, serviceUntil: '2026-05-14' });
+    expect(early.body.detail).toContain('out of service before');
+    expect((await ask('post', '/api/contacts', { name: 'Us', number: '+12075550140' })).status).toBe(409);
+    expect((await ask('post', '/api/contacts', { name: 'Us', number: 'soon' })).status).toBe(422);
+  });
+});
+
+describe('lists of callers', () => {
+  it('keep numbers and beginnings of numbers, each once', async () => {
+    await start();
+    const patterns = ['+1 207 555 0171', '(207) 555-0171', '+1 207 555 018*'];
+    const { body } = await ask('post', '/api/caller-lists', { name: 'Slip holders', kind: 'favoured', patterns });
+    expect(body).toMatchObject({ patterns: ['+12075550171', '+120755501' + '8*'], anonymous: false });
+    const wrong = await ask('patch', `/api/caller-lists/${body.id}`, { revision: 1, patterns: ['x', '*', '+1207*'] });
+    expect(wrong.body.errors).toHaveLength(2);
+    expect((await ask('post', '/api/caller-lists', { name: 'A', kind: 'odd' })).status).toBe(422);
+  });
+});
+
+describe('a colleague who leaves', () => {
+  it('is replaced in every draft and every box in one step, and can go once nothing on air needs them', async () => {
+    const { line, noor, priya, box, draft } = await start();
+    await ask('patch', `/api/boxes/${box.id}`, {
+      revision: 1,
+      ownerId: noor.id,
+      tell: [
+        { personId: noor.id, by: 'email' },
+        { personId: priya.id, by: 'email' },
+      ],
+    });
+    await ask('post', `/api/lines/${line.id}/versions`, { draftRevision: draft.revision });
+    const { body: uses } = await ask('get', `/api/uses/${noor.id}`);
+    expect(uses).toContain('the owner of the box Office');
+    const { body } = await ask('post', '/api/replacements', { from: noor.id, to: priya.id });
+    expect(body.replaced).toBeGreaterThan(2);
+    expect(body.left.every((use: string) => use.endsWith('on air'))).toBe(true);
+    expect((await ask('get', '/api/boxes')).body[0]).toMatchObject({
+      ownerId: priya.id,
+      tell: [{ personId: priya.id, by: 'email' }],
+    });
+    expect((await ask('delete', `/api/people/${noor.id}`)).status).toBe(409);
+    const { body: now } = await ask('get', `/api/lines/${line.id}/draft`);
+    await ask('post', `/api/lines/${line.id}/versions`, { draftRevision: now.revision });
+    expect((await ask('delete', `/api/people/${noor.id}`)).status).toBe(204);
+  });
+
+  it('is replaced only by another person who is there', async () => {
+    const { noor, box } = await start();
+    expect((await ask('post', '/api/replacements', { from: noor.id, to: box.id })).status).toBe(422);
+    expect((await ask('post', '/api/replacements', { from: noor.id, to: noor.id })).status).toBe(422);
+    expect((await ask('post', '/api/replacements', { from: noor.id, to: 'person:none' })).status).toBe(422);
+  });
+});
+
+describe('hours', () => {
+  it('have names, are shared, and stay while somebody keeps them', async () => {
+    const { noor } = await start();
+    const open = { id: 'period:dock', name: 'Open' };
+    const week = [{ periodId: open.id, day: 6, startMin: 480, endMin: 720 }];
+    const { body: dock } = await ask('post', '/api/hours', { name: 'Fuel dock', periods: [open], week });
+    expect((await ask('get', '/api/hours')).body.map(({ name }: { name: string }) => name)).toContain('Fuel dock');
+    await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision, hoursId: dock.id });
+    expect(await ask('delete', `/api/hours/${dock.id}`)).toMatchObject({
+      status: 409,
+      body: { uses: ['Noor Haldane'] },
+    });
+    await ask('patch', `/api/hours/${dock.id}`, { revision: 1, name: 'Dock' });
+    await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision + 1, hoursId: null });
+    expect((await ask('delete', `/api/hours/${dock.id}`)).status).toBe(204);
+    expect((await ask('post', '/api/hours', { name: 'No', periods: [], week })).status).toBe(422);
+  });
+});
+
+describe('several lines', () => {
+  const shed = { name: 'Storage shed', number: '+1 207 555 0155', timeZone: 'America/New_York' };
+
+  it('begin with a menu or as a copy of another, each with a draft of its own', async () => {
+    const { line, draft } = await start();
+    const { body: fresh } = await ask('post', '/api/lines', shed);
+    expect(fresh).toMatchObject({ number: '+12075550155', serviceFrom: null });
+    expect(fresh.hoursId).not.toBe(line.hoursId);
+    const { body: copy } = await ask('post', '/api/lines', { ...shed, number: '+1 207 555 0156', copyOf: line.id });
+    expect((await ask('get', `/api/lines/${copy.id}/draft`)).body.attendant).toEqual(draft.attendant);
+    expect(copy.hoursId).toBe(line.hoursId);
+    expect((await ask('get', '/api/lines')).body.map(({ id }: { id: string }) => id)).toEqual([
+      line.id,
+      fresh.id,
+      copy.id,
+    ]);
+  });
+
+  it('never share a number, and know when they are in service', async () => {
+    const { line } = await start();
+    expect((await ask('post', '/api/lines', { ...shed, number: '+1 207 555 0140' })).status).toBe(409);
+    const { body: other } = await ask('post', '/api/lines', shed);
+    const path = `/api/lines/${other.id}`;
+    expect((await ask('patch', path, { revision: 1, number: line.number })).status).toBe(409);
+    expect((await ask('patch', path, { revision: 1, serviceFrom: '2026-10-01' })).status).toBe(200);
+    expect((await ask('patch', path, { revision: 2, serviceUntil: '2026-09-01' })).status).toBe(422);
+  });
+
+  it('hand callers over to one another in trial calls', async () => {
+    const { line, draft } = await start();
+    const { body: other } = await ask('post', '/api/lines', shed);
+    const attendant = {
+      ...draft.attendant,
+      answering: { rules: [], otherwise: [{ type: 'toLine', lineId: other.id }] },
+    };
+    await ask('put', `/api/lines/${line.id}/draft`, { revision: draft.revision, attendant });
+    const trial = { atMs: 1795446000000, callerNumber: 'anonymous', caller: [], staff: { type: 'noAnswer' } };
+    const { body } = await ask('post', `/api/lines/${line.id}/trials`, { of: 'draft', trials: [trial] });
+    expect(body[0].ended).toBe(true);
+    expect(body[0].transcript).toContainEqual(expect.objectContaining({ type: 'line', lineId: other.id }));
+  });
+});
+
+describe('trial calls', () => {
+  it('run by the hundred, each with its caller and its staff', async () => {
+    const { line, noor } = await start();
+    const base = { atMs: 1795446000000, callerNumber: '+12075550178', staff: { type: 'busy' } };
+    const caller = [{ type: 'press', key: '1', afterMs: 3000 }];
+    const named = { [noor.id]: { type: 'answer', afterMs: 4000, talkMs: 10_000 } };
+    const trials = [{ ...base, caller, named }, ...Array.from({ length: 200 }, () => ({ ...base, caller: [] }))];
+    const { body } = await ask('post', `/api/lines/${line.id}/trials`, { of: 'draft', trials });
+    expect(body).toHaveLength(201);
+    expect(body[0].transcript.map(({ type }: { type: string }) => type)).toContain('answered');
+    expect(body[1].transcript.map(({ type }: { type: string }) => type)).not.toContain('answered');
+  });
+
+  it('are refused in words when they are none', async () => {
+    const { line } = await start();
+    const path = `/api/lines/${line.id}/trials`;
+    expect((await ask('post', path, { of: 'draft', trials: [] })).body.detail).toBe('There is no trial.');
+    const trial = { atMs: 0, callerNumber: 'x', caller: [], staff: { type: 'asleep' } };
+    expect((await ask('post', path, { of: 'draft', trials: [trial] })).status).toBe(422);
+    expect(
+      (
+        await ask('post', path, {
+          of: 'onAir',
+          trials: [{ ...trial, callerNumber: 'anonymous', staff: { type: 'busy' } }],
+        })
+      ).body.detail,
+    ).toContain('Nothing is on air');
+  });
+});
+
+describe('voices in other languages', () => {
+  it('speak, as the telephone carries it', async () => {
+    const texts = ['Bonjour, vous êtes au chantier naval.'];
+    const { status, body } = await ask('post', '/api/speech', { voice: 'frWoman', texts });
+    expect(status).toBe(200);
+    expect(body[0].lengthMs).toBeGreaterThan(1200);
+    expect(body[0].lengthMs).toBeLessThan(4000);
+  });
+});

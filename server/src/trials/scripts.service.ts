@@ -1,0 +1,68 @@
+import { Injectable } from '@nestjs/common';
+import type { CallScript, LineScript } from '@locutor/core/call';
+import type { Attendant, Greeting, LineId } from '@locutor/core/line';
+import { BoxesService } from '../boxes/boxes.service';
+import { CallerListsService } from '../callerLists/callerLists.service';
+import { ContactsService } from '../contacts/contacts.service';
+import { DraftsService } from '../drafts/drafts.service';
+import { GreetingsService } from '../greetings/greetings.service';
+import { HoursService } from '../hours/hours.service';
+import type { LineEntity } from '../lines/line.entity';
+import { LinesService } from '../lines/lines.service';
+import { PeopleService } from '../people/people.service';
+import { conflict } from '../problems/problem';
+import { VersionsService } from '../versions/versions.service';
+
+export type Which = 'draft' | 'onAir';
+
+/** Gathers everything that a call to a line goes by. */
+@Injectable()
+export class ScriptsService {
+  constructor(
+    private readonly lines: LinesService,
+    private readonly drafts: DraftsService,
+    private readonly versions: VersionsService,
+    private readonly hours: HoursService,
+    private readonly people: PeopleService,
+    private readonly boxes: BoxesService,
+    private readonly contacts: ContactsService,
+    private readonly callerLists: CallerListsService,
+    private readonly greetings: GreetingsService,
+  ) {}
+
+  /**
+   * The script of a line, with its draft or what is on air. Other lines, to which it may hand over, are as callers
+   * find them: on air, or, where nothing is yet, their draft.
+   */
+  async of(lineId: LineId, which: Which): Promise<CallScript> {
+    const line = await this.lines.get(lineId);
+    if (which === 'onAir' && !line.onAirVersionId) throw conflict(`Nothing is on air on ${line.name} yet.`);
+    const lines = await this.lines.list();
+    const spoken: Greeting[] = [];
+    const scripts: LineScript[] = [];
+    for (const each of lines) {
+      const { attendant, greetings } = await this.attendantOf(each, each.id === lineId ? which : 'onAir');
+      spoken.push(...greetings);
+      const { id, number, timeZone } = each;
+      scripts.push({ id, number, timeZone, attendant, hours: await this.hours.get(each.hoursId) });
+    }
+    const [people, boxes, contacts, callerLists, greetings, hours] = await Promise.all([
+      this.people.list(),
+      this.boxes.list(),
+      this.contacts.list(),
+      this.callerLists.list(),
+      this.greetings.list(),
+      this.hours.list(),
+    ]);
+    const library = [...greetings, ...spoken];
+    return { lineId, lines: scripts, people, boxes, contacts, callerLists, greetings: library, hours };
+  }
+
+  private async attendantOf(
+    { id, onAirVersionId }: LineEntity,
+    which: Which,
+  ): Promise<{ attendant: Attendant; greetings: readonly Greeting[] }> {
+    if (which === 'onAir' && onAirVersionId) return this.versions.get(id, onAirVersionId);
+    return { attendant: (await this.drafts.get(id)).attendant, greetings: [] };
+  }
+}

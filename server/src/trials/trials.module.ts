@@ -1,0 +1,29 @@
+import { Module } from '@nestjs/common';
+import { BoxesModule } from '../boxes/boxes.module';
+import { CallerListsModule } from '../callerLists/callerLists.module';
+import { ContactsModule } from '../contacts/contacts.module';
+import { DraftsModule } from '../drafts/drafts.module';
+import { GreetingsModule } from '../greetings/greetings.module';
+import { HoursModule } from '../hours/hours.module';
+import { LinesModule } from '../lines/lines.module';
+import { PeopleModule } from '../people/people.module';
+import { VersionsModule } from '../versions/versions.module';
+import { ScriptsService } from './scripts.service';
+import { TrialsController } from './trials.controller';
+
+@Module({
+  imports: [
+    LinesModule,
+    DraftsModule,
+    VersionsModule,
+    HoursModule,
+    PeopleModule,
+    BoxesModule,
+    ContactsModule,
+    CallerListsModule,
+    GreetingsModule,
+  ],
+  controllers: [TrialsController],
+  providers: [ScriptsService],
+})
+export class TrialsModule {}

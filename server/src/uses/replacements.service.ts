@@ -1,0 +1,67 @@
+import { Injectable } from '@nestjs/common';
+import type { PersonId } from '@locutor/core/directory';
+import { applyEdit, type GreetingId, type ReferredId } from '@locutor/core/line';
+import { DataSource, IsNull, type EntityManager } from 'typeorm';
+import { BoxEntity } from '../boxes/box.entity';
+import { DraftEntity } from '../drafts/draft.entity';
+import { storedAttendant } from '../drafts/storedAttendant';
+import { invalid } from '../problems/problem';
+import { UsesService } from './uses.service';
+
+export interface Replacement {
+  /** How many places now refer to the other. */
+  readonly replaced: number;
+  /** Where the first one is still used: on air, until the draft goes on air. In words. */
+  readonly left: readonly string[];
+}
+
+/** Puts one thing in the place of another everywhere: the colleague who leaves, the box that is closed. */
+@Injectable()
+export class ReplacementsService {
+  constructor(
+    private readonly database: DataSource,
+    private readonly uses: UsesService,
+  ) {}
+
+  async replace(from: ReferredId, to: ReferredId): Promise<Replacement> {
+    if (from.split(':')[0] !== to.split(':')[0] || from === to) {
+      throw invalid([{ at: 'to', says: 'Only another one of the same kind can be put there.' }]);
+    }
+    if (!((await this.uses.names())[to] ?? '')) throw invalid([{ at: 'to', says: 'What is to be put there is gone.' }]);
+    const before = await this.uses.of(from);
+    await this.database.transaction(async (rows) => {
+      await replaceInDrafts(rows, from, to);
+      await replaceInBoxes(rows, from, to);
+    });
+    const left = await this.uses.of(from);
+    return { replaced: before.length - left.length, left };
+  }
+}
+
+async function replaceInDrafts(rows: EntityManager, from: ReferredId, to: ReferredId): Promise<void> {
+  for (const draft of await rows.find(DraftEntity)) {
+    const before = storedAttendant(draft.attendant);
+    const after = applyEdit(before, { type: 'replaceEverywhere', from, to });
+    if (after === before) continue;
+    const changes = { attendant: after as never, revision: draft.revision + 1, savedAt: Date.now() };
+    await rows.update(DraftEntity, { lineId: draft.lineId }, changes);
+  }
+}
+
+async function replaceInBoxes(rows: EntityManager, from: ReferredId, to: ReferredId): Promise<void> {
+  for (const box of await rows.findBy(BoxEntity, { deletedAt: IsNull() })) {
+    const told = box.tell.map((each) => (each.personId === from ? { ...each, personId: to as PersonId } : each));
+    const isTwice = (each: (typeof told)[number], index: number): boolean =>
+      told.findIndex(({ personId, by }) => personId === each.personId && by === each.by) !== index;
+    await rows.update(
+      BoxEntity,
+      { id: box.id },
+      {
+        ownerId: box.ownerId === from ? (to as PersonId) : box.ownerId,
+        greetingId: box.greetingId === from ? (to as GreetingId) : box.greetingId,
+        tell: told.filter((each, index) => !isTwice(each, index)),
+        revision: box.revision + 1,
+      },
+    );
+  }
+}

@@ -1,0 +1,28 @@
+import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { ReferredId } from '@locutor/core/line';
+import { ReplacementDto } from './replacement.dto';
+import { ReplacementsService, type Replacement } from './replacements.service';
+import { UsesService } from './uses.service';
+
+@ApiTags('Directory')
+@Controller('api')
+export class UsesController {
+  constructor(
+    private readonly uses: UsesService,
+    private readonly replacements: ReplacementsService,
+  ) {}
+
+  /** Where something is used, on every line, in words. */
+  @Get('uses/:id')
+  of(@Param('id') id: string): Promise<readonly string[]> {
+    return this.uses.of(id as ReferredId);
+  }
+
+  /** Lets every draft and every box that refers to one thing refer to another of its kind. */
+  @Post('replacements')
+  @HttpCode(200)
+  replace(@Body() { from, to }: ReplacementDto): Promise<Replacement> {
+    return this.replacements.replace(from, to);
+  }
+}

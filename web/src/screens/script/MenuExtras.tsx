@@ -1,0 +1,74 @@
+import { Box, Text } from '@chakra-ui/react';
+import { menuLimits, type Menu, type MenuSettings } from '@locutor/core/line';
+import { Link } from 'react-router';
+import { useDraft } from '../../draft/DraftProvider';
+import { usePeople } from '../../api/resources';
+import { InlineNumber } from '../../parts/InlineNumber';
+import { InlineSelect } from '../../parts/InlineSelect';
+import { Fallback } from './MenuSheet';
+
+/** What callers can do in a menu besides pressing its keys. */
+export function MenuExtras({ menu }: { readonly menu: Menu }) {
+  const { edit } = useDraft();
+  const people = usePeople();
+  const set = (settings: Partial<MenuSettings>) => edit({ type: 'setMenuSettings', sheetId: menu.id, settings });
+  const { extensions, speech } = menu;
+  const digits = [...new Set(people.map(({ extension }) => extension.charAt(0)))].sort();
+  const waiting = menu.options.filter(({ key }) => digits.includes(key)).map(({ key }) => key);
+  return (
+    <Fallback title="Besides the keys">
+      <Box lineHeight="1.9">
+        Callers{' '}
+        <InlineSelect
+          label="Extensions in this menu"
+          value={extensions ? 'yes' : 'no'}
+          choices={[
+            { value: 'no', label: 'cannot dial an extension' },
+            { value: 'yes', label: 'can dial an extension at any time' },
+          ]}
+          onChange={(value) =>
+            set({ extensions: value === 'yes' ? { waitSeconds: menuLimits.extensionWaitSeconds.usual } : null })
+          }
+        />
+        {extensions && (
+          <>
+            ; wait{' '}
+            <InlineNumber
+              label="Seconds to wait for a further digit"
+              value={extensions.waitSeconds}
+              least={menuLimits.extensionWaitSeconds.least}
+              most={menuLimits.extensionWaitSeconds.most}
+              onChange={(waitSeconds) => set({ extensions: { waitSeconds } })}
+            />{' '}
+            s for a further digit, or until #
+          </>
+        )}
+        .
+      </Box>
+      {extensions && (
+        <Text fontSize="13px" color="quiet">
+          Extensions begin with {digits.join(', ') || 'no digit yet'}.{' '}
+          {waiting.length > 0
+            ? `Key ${waiting.join(', ')} waits ${extensions.waitSeconds} s before it acts. `
+            : 'No key of this menu has to wait. '}
+          <Text asChild textDecoration="underline">
+            <Link to="/directory/extensions">See the extension plan</Link>
+          </Text>
+        </Text>
+      )}
+      <Box lineHeight="1.9">
+        Callers{' '}
+        <InlineSelect
+          label="Speaking in this menu"
+          value={speech ? 'yes' : 'no'}
+          choices={[
+            { value: 'no', label: 'cannot speak to choose' },
+            { value: 'yes', label: 'can say what a key is for, or a name' },
+          ]}
+          onChange={(value) => set({ speech: value === 'yes' })}
+        />
+        .
+      </Box>
+    </Fallback>
+  );
+}
