@@ -12,8 +12,10 @@ const closedTo = {
   line: ['speech', 'audio', 'call', 'proof'],
   speech: ['audio', 'call', 'proof'],
   audio: ['hours', 'directory', 'speech', 'call', 'proof'],
-  call: ['audio', 'proof'],
-  proof: ['audio', 'call'],
+  formats: ['audio', 'call', 'proof', 'paths'],
+  call: ['audio', 'proof', 'formats', 'paths'],
+  paths: ['audio', 'proof', 'formats'],
+  proof: ['audio', 'call', 'formats', 'paths'],
 };
 
 const roomRules = Object.entries(closedTo).map(([room, closed]) => ({

@@ -36,7 +36,7 @@ test('digits lead to their key; a caption leads to the key it speaks of', async 
   await expect(page.getByLabel('What key 1 is for')).toBeFocused();
 });
 
-test('a menu and an announcement are added; one that is used is not removed', async ({ page, server }) => {
+test('an announcement is added and removed; one that is used is replaced first', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
   await page.getByRole('button', { name: 'Announcement', exact: true }).click();
   await page.getByLabel('Name of the announcement').fill('Regatta');
@@ -44,14 +44,23 @@ test('a menu and an announcement are added; one that is used is not removed', as
   await expect(page.getByText('What follows Regatta leads nowhere.')).toBeVisible();
   await page.getByRole('button', { name: 'Add a step to what follows' }).click();
   await page.getByLabel('What what follows, step 1 does').selectOption('hangUp');
-  await expect(page.getByRole('list', { name: 'Faults on this sheet' })).toBeHidden();
-  await page.getByRole('button', { name: 'Remove Regatta' }).click();
+  await expect(page.getByRole('list', { name: 'What the proof finds here' })).toBeHidden();
+  await page.getByRole('button', { name: 'More for Regatta' }).click();
+  await page.getByRole('menuitem', { name: 'Remove Regatta' }).click();
   await expect(page.getByRole('link', { name: 'Regatta' })).toBeHidden();
 
-  await page.getByRole('link', { name: 'Fuel dock' }).click();
-  await page.getByRole('button', { name: 'Remove Fuel dock' }).click();
-  await expect(page.getByText('Fuel dock is still used by key 4 of Welcome')).toBeVisible();
-  await expect(page.getByLabel('The caller hears')).toHaveValue(/The fuel dock is open/);
+  await page.getByRole('link', { name: 'Fuel dock', exact: true }).click();
+  await page.getByRole('button', { name: 'More for Fuel dock' }).click();
+  await page.getByRole('menuitem', { name: 'Remove Fuel dock' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Fuel dock is still used' });
+  await expect(dialog).toContainText('Used in Welcome: key 4; After hours: key 3.');
+  await dialog.getByLabel('What is put in its place').selectOption('Where we are');
+  await dialog.getByRole('button', { name: 'Replace and remove' }).click();
+  await expect(page.getByRole('link', { name: 'Fuel dock', exact: true })).toBeHidden();
+  await page.getByRole('link', { name: 'Welcome', exact: true }).click();
+  await expect(page.getByLabel('Sheet of key 4, step 1')).toHaveValue('sheet:whereWeAre');
+  await page.getByRole('button', { name: 'Undo: remove Fuel dock' }).click();
+  await expect(page.getByRole('link', { name: 'Fuel dock', exact: true })).toBeVisible();
 });
 
 test('the draft goes on air, differs when changed, and the earlier version is put back', async ({ page, server }) => {
@@ -83,7 +92,7 @@ test('a draft with a fault is kept, but does not go on air', async ({ page, serv
   await page.getByRole('banner').getByRole('link', { name: 'Proof 1 fault' }).click();
   await expect(page.getByText('Key 6 of Welcome leads nowhere.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Put on air now' })).toBeDisabled();
-  await page.getByRole('link', { name: 'Open it' }).click();
+  await page.getByRole('link', { name: 'Open it' }).first().click();
   await expect(page.getByLabel('What key 6 is for')).toBeVisible();
 });
 
@@ -169,7 +178,9 @@ test('people: markup in a name is only text, extensions are unique, one in use s
   await expect(page.getByLabel('Name of a new person')).toHaveValue('Second Noor');
 
   await page.getByRole('button', { name: 'Delete Priya Castellanos' }).click();
-  await expect(page.getByText('Priya Castellanos is still used: key 1 of Welcome, in the draft')).toBeVisible();
+  const dialog = page.getByRole('dialog', { name: 'Priya Castellanos is still used' });
+  await expect(dialog).toContainText('key 1 of Welcome, in the draft of Larkspur Cove Boatyard');
+  await dialog.getByRole('button', { name: 'Leave it' }).click();
   await expect(page.getByLabel('Name of Priya Castellanos')).toBeVisible();
 
   await page.getByRole('button', { name: 'Delete Odile Farnsworth' }).click();

@@ -11,8 +11,8 @@ test('words of an answering rule are heard before its menu', async ({ page, serv
 test('a wrong key is said to be wrong; an announcement goes back to its menu', async ({ page, server }) => {
   await page.goto(`${server.url}/today`);
   await callAt(page, '2026-11-23T10:00');
-  await page.getByRole('button', { name: 'Press 9' }).click();
-  await expect(heard(page)).toContainText('You press 9, which has no use here');
+  await page.getByRole('button', { name: 'Press 6' }).click();
+  await expect(heard(page)).toContainText('You press 6, which has no use here');
   await expect(heard(page)).toContainText('Sorry, that key has no use here.');
   await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
   await page.keyboard.press('4');

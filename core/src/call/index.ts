@@ -4,5 +4,7 @@ export type { AskToAccept, CallEffect, Play, PlayItem, Ring, RungPhone, StopReco
 export { idleCall, type CallState, type OutsideTarget, type Phase, type Target } from './state';
 export { transcriptOf, type EndReason, type NotAnswered, type TranscriptEntry } from './transcript';
 export { step, type StepResult } from './step';
+export { outsideTargetOf } from './outside';
+export { slotOfAnswer } from './path';
 export { callLimits } from './limits';
 export { runTrial, type CallerAct, type StaffAct, type Trial, type TrialResult } from './trial';

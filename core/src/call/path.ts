@@ -7,9 +7,11 @@ import { callLimits } from './limits';
 import { sayMenu } from './menu';
 import { greetForMessage } from './message';
 import { answerFor, stepsAt } from './ready';
-import { outsideTarget, ring, whyNotPerson } from './ringing';
+import { outsideTargetOf } from './outside';
+import { ring, whyNotPerson } from './ringing';
 import { lineOf, mayTurn, newId, note, sayThen, type Run } from './run';
-import type { OutsideTarget, Place, RingPlan } from './state';
+import type { OutsideTarget, Place, RingPlan, Target } from './state';
+import type { NotAnswered } from './transcript';
 import { lineItems, phrases, spokenItems, wordsItems } from './words';
 
 /**
@@ -50,7 +52,7 @@ function takeStep(run: Run, step: Step, place: Place, after: Place): Taken {
     case 'ringOutside':
       return ringOutside(run, step, place, after);
     case 'handOver': {
-      const target = outsideTarget(run, step.to);
+      const target = outsideTargetOf(run.script, lineOf(run).script, step.to, run.atMs);
       if ('why' in target) return skip(run, target);
       const items = wordsItems(run, step.before, source);
       if (items.length > 0) sayThen(run, items, { type: 'handOver', target });
@@ -116,7 +118,7 @@ function ringPerson(run: Run, step: RingStep, place: Place, after: Place): Taken
 
 function ringOutside(run: Run, step: RingOutsideStep, place: Place, after: Place): Taken {
   const { seconds, hear, before, accept } = step;
-  const target = outsideTarget(run, step.to);
+  const target = outsideTargetOf(run.script, lineOf(run).script, step.to, run.atMs);
   if ('why' in target) return skip(run, target);
   return ringAfterWords(run, before, place, {
     target,
@@ -134,7 +136,7 @@ function ringAfterWords(run: Run, before: string, { slot, stepIndex }: Place, pl
   return 'waits';
 }
 
-function skip(run: Run, { target, why }: Exclude<ReturnType<typeof outsideTarget>, OutsideTarget>): Taken {
+function skip(run: Run, { target, why }: { readonly target: Target; readonly why: NotAnswered }): Taken {
   note(run, { type: 'notAnswered', target, why });
   return 'goesOn';
 }

@@ -1,4 +1,4 @@
-import type { Box, CallerList, Contact, Person } from '../directory';
+import type { Box, CallerList, Person } from '../directory';
 import { isInList } from '../directory';
 import type { Hours } from '../hours';
 import { answersAt, nextBoundary, type Answer } from '../hours';
@@ -45,7 +45,6 @@ export interface Ready {
   readonly longestExtension: number;
   readonly boxes: ReadonlyMap<string, Box>;
   readonly boxByOwner: ReadonlyMap<string, Box>;
-  readonly contacts: ReadonlyMap<string, Contact>;
   readonly greetings: ReadonlyMap<string, Greeting>;
   readonly hours: ReadonlyMap<string, Hours>;
   readonly blocked: readonly CallerList[];
@@ -74,7 +73,6 @@ function makeReady(script: CallScript): Ready {
     longestExtension: Math.max(0, ...extensions.map((extension) => extension.length)),
     boxes: byId(script.boxes),
     boxByOwner: new Map(byOwner.reverse()),
-    contacts: byId(script.contacts),
     greetings: byId(script.greetings),
     hours: byId(script.hours),
     blocked: script.callerLists.filter(({ kind }) => kind === 'blocked'),

@@ -1,12 +1,12 @@
-import { isInService, readPhoneNumber, type Person, type PersonPhone } from '../directory';
-import { dayAt, isWorkingAt } from '../hours';
-import type { Hearing, Outside } from '../line';
+import type { Person, PersonPhone } from '../directory';
+import { isWorkingAt } from '../hours';
+import type { Hearing } from '../line';
 import type { PlayItem, RungPhone } from './effect';
 import { asItems } from './items';
 import { callLimits } from './limits';
 import { sentencesIn } from './ready';
 import { lineOf, newId, note, setPhase, startTimer, stopTimer, type Run } from './run';
-import type { Accepting, Next, OutsideTarget, Ringing, RingPlan, Target } from './state';
+import type { Accepting, Next, Ringing, RingPlan, Target } from './state';
 import { asSentences } from '../speech';
 import type { NotAnswered } from './transcript';
 import { lineItems, phrases } from './words';
@@ -101,32 +101,4 @@ export function whyNotPerson(run: Run, person: Person | undefined): NotAnswered 
   const hours = person.hoursId ? run.ready.hours.get(person.hoursId) : undefined;
   if (!hours) return undefined;
   return isWorkingAt(hours, lineOf(run).script.timeZone, run.atMs) ? undefined : 'notWorking';
-}
-
-/** The outside number that is meant, or why it cannot be called. */
-export function outsideTarget(
-  run: Run,
-  to: Outside,
-): OutsideTarget | { readonly why: NotAnswered; readonly target: Target } {
-  const contact = to.type === 'contact' ? run.ready.contacts.get(to.contactId) : undefined;
-  const written = to.type === 'contact' ? (contact?.number ?? '') : to.number;
-  const read = readPhoneNumber(written);
-  const number = read.ok ? read.value : '';
-  const target: OutsideTarget = { type: 'outside', number, contactId: to.type === 'contact' ? to.contactId : null };
-  const why = whyNotOutside(run, to, contact, number);
-  return why ? { why, target } : target;
-}
-
-function whyNotOutside(
-  run: Run,
-  to: Outside,
-  contact: Parameters<typeof isInService>[0] | undefined,
-  number: string,
-): NotAnswered | undefined {
-  if (to.type === 'contact' && !contact) return 'deleted';
-  if (number === '') return 'notANumber';
-  const { script } = lineOf(run);
-  if (number === script.number) return 'ownNumber';
-  if (contact && !isInService(contact, dayAt(run.atMs, script.timeZone))) return 'outOfService';
-  return undefined;
 }

@@ -75,7 +75,8 @@ export type { Edit, MenuSettings, WordsPart } from './edits/edit';
 export { copyOfSheet } from './copyOfSheet';
 export { folded, searchAttendant, type Hit } from './search';
 export { doEdit, redo, startHistory, undo, type Change, type History } from './history';
-export { starterAttendant, type StarterFacts } from './starter';
+export { starterIds, starters, type StarterId } from './starters';
+export type { Starter, StarterFacts } from './starters/starter';
 export {
   describeDocumentProblem,
   describeEdit,

@@ -1,11 +1,12 @@
 import { longestName } from '@locutor/core/directory';
 import type { Weekday } from '@locutor/core/hours';
+import { starterIds, type StarterId } from '@locutor/core/line';
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
 import { TimeZoneField } from '../lines/line.dto';
 import { extensionRule } from '../people/person.dto';
-import { PatternField, PhoneNumberField, TextField, WholeField } from '../problems/fields';
+import { ChoiceField, PatternField, PhoneNumberField, TextField, WholeField } from '../problems/fields';
 
 export class StartPersonDto {
   @TextField({ name: 'The name', most: longestName })
@@ -38,6 +39,10 @@ export class StartDto {
   /** Not after `opensMin`: then of the next day. */
   @WholeField({ name: 'The closing time, in minutes after midnight,', least: 0, most: 1440 })
   closesMin: number;
+
+  /** The kind of business; without it a key for each person. */
+  @ChoiceField({ of: starterIds, says: `The kind of business is one of ${starterIds.join(', ')}.`, optional: true })
+  starter?: StarterId;
 
   @IsArray({ message: 'The people are missing.' })
   @ArrayMinSize(1, { message: 'Name at least one person who answers.' })

@@ -9,7 +9,7 @@ import {
   type Person,
 } from '@locutor/core/directory';
 import { hoursId, minutesOfDay, periodId, type Hours } from '@locutor/core/hours';
-import { lineId, sheetId, starterAttendant } from '@locutor/core/line';
+import { lineId, namedPathId, sheetId, starters } from '@locutor/core/line';
 import { DataSource } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
 import { DraftEntity } from '../drafts/draft.entity';
@@ -42,13 +42,13 @@ export class StartService {
       await rows.insert(BoxEntity, box as BoxEntity);
       const { name, timeZone } = facts;
       await rows.insert(LineEntity, { id, name, timeZone, number: number.value, hoursId: hours.id });
-      const attendant = starterAttendant({
+      const attendant = starters[facts.starter ?? 'people'].make({
         businessName: name,
         people,
         boxId: box.id,
         openPeriodId: openPeriodOf(hours),
-        welcomeId: newId(sheetId),
-        afterHoursId: newId(sheetId),
+        sheetId: () => newId(sheetId),
+        pathId: () => newId(namedPathId),
       });
       await rows.insert(DraftEntity, { lineId: id, attendant: attendant as never, savedAt: Date.now() });
     });

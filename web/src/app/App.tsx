@@ -5,12 +5,16 @@ import { useLines } from '../api/resources';
 import { DraftProvider } from '../draft/DraftProvider';
 import { Notices } from '../parts/notices';
 import { Frame } from './Frame';
+import { lineAt } from './lineAt';
 
 const Today = lazy(() => import('../screens/today/Today'));
 const Script = lazy(() => import('../screens/script/Script'));
 const Hours = lazy(() => import('../screens/hours/Hours'));
 const Greetings = lazy(() => import('../screens/greetings/Greetings'));
 const Directory = lazy(() => import('../screens/directory/Directory'));
+const Starters = lazy(() => import('../screens/starters/Starters'));
+const Lines = lazy(() => import('../screens/lines/Lines'));
+const TimeMap = lazy(() => import('../screens/timeMap/TimeMap'));
 const Messages = lazy(() => import('../screens/messages/Messages'));
 const OnAir = lazy(() => import('../screens/onAir/OnAir'));
 const Start = lazy(() => import('../screens/start/Start'));
@@ -20,9 +24,9 @@ export function App() {
   const { data: lines, error, mutate } = useLines();
   if (error && !lines) return <NoServer again={() => void mutate()} />;
   if (!lines) return null;
-  const [line] = lines;
+  const { line, basename } = lineAt(lines, window.location.pathname);
   return (
-    <BrowserRouter>
+    <BrowserRouter basename={basename}>
       <Notices />
       <Suspense fallback={null}>
         {line ? (
@@ -31,6 +35,9 @@ export function App() {
               <Route element={<Frame />}>
                 <Route path="today" element={<Today />} />
                 <Route path="script/:sheetId?" element={<Script />} />
+                <Route path="time-map" element={<TimeMap />} />
+                <Route path="starters" element={<Starters />} />
+                <Route path="lines" element={<Lines />} />
                 <Route path="hours" element={<Hours />} />
                 <Route path="greetings/:greetingId?" element={<Greetings />} />
                 <Route path="directory" element={<Navigate to="/directory/people" replace />} />

@@ -2,6 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { Suspense, useEffect } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Handset } from '../handset/Handset';
+import { Find } from './Find';
 import { HandsetDock, useHandsetDock } from './handsetDock';
 import { LineBar } from './LineBar';
 import { Mishap } from './Mishap';
@@ -46,6 +47,7 @@ function FrameInside() {
         )}
       </Flex>
       <Shortcuts />
+      <Find />
     </Flex>
   );
 }

@@ -1,10 +1,10 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Menu, Portal, Text } from '@chakra-ui/react';
 import { showPhoneNumber } from '@locutor/core/directory';
 import { faultsIn } from '@locutor/core/proof';
-import { Moon, Phone, Sun, SunMoon } from 'lucide-react';
+import { ChevronDown, Moon, Phone, Sun, SunMoon } from 'lucide-react';
 import { useTheme } from 'next-themes';
 import { Link } from 'react-router';
-import { useOnAir } from '../api/resources';
+import { useLines, useOnAir } from '../api/resources';
 import { useDraft } from '../draft/DraftProvider';
 import { useFindings } from '../draft/useFindings';
 import { useAirDifferences } from '../draft/useAirDifferences';
@@ -13,10 +13,10 @@ import { showWhen } from '../parts/time';
 import { useNow } from '../parts/useNow';
 import { answeringNow } from './answering';
 import { useHandsetDock } from './handsetDock';
+import { baseOf } from './lineAt';
 
 /** The band on top: which line, what is on air, what answers now and next. */
 export function LineBar() {
-  const { line } = useDraft();
   return (
     <Flex
       as="header"
@@ -31,14 +31,7 @@ export function LineBar() {
       bg="sheet"
       flexShrink="0"
     >
-      <Box flexShrink="0">
-        <Text fontWeight="600" lineHeight="1.2">
-          {line.name}
-        </Text>
-        <Text fontFamily="mono" fontSize="12px" color="quiet">
-          {showPhoneNumber(line.number)}
-        </Text>
-      </Box>
+      <LineMenu />
       <OnAirSentence />
       <Flex ml="auto" gap="1.5" align="center" flexShrink="0">
         <SaveMark />
@@ -48,6 +41,60 @@ export function LineBar() {
         <ColourButton />
       </Flex>
     </Flex>
+  );
+}
+
+/** The line being worked on; opens the list of all of them. */
+function LineMenu() {
+  const { line, store } = useDraft();
+  const { data: lines = [] } = useLines();
+  // Another line is another page: what is typed here is saved before it is left.
+  const go = (to: string): void => void store.saveNow().finally(() => window.location.assign(to));
+  return (
+    <Menu.Root>
+      <Menu.Trigger asChild>
+        <Button
+          variant="ghost"
+          h="auto"
+          px="2"
+          py="1"
+          ml="-2"
+          flexShrink="0"
+          justifyContent="flex-start"
+          aria-label={`Line ${line.name}; other lines`}
+        >
+          <Box textAlign="left">
+            <Text fontWeight="600" lineHeight="1.2">
+              {line.name}
+            </Text>
+            <Text fontFamily="mono" fontSize="12px" color="quiet" fontWeight="400">
+              {showPhoneNumber(line.number)}
+            </Text>
+          </Box>
+          <ChevronDown size={14} aria-hidden />
+        </Button>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content minW="260px">
+            {lines.map((each) => (
+              <Menu.Item
+                key={each.id}
+                value={each.id}
+                onSelect={() => each.id !== line.id && go(`${baseOf(each, lines)}/today`)}
+              >
+                <Lamp isOn={Boolean(each.onAirVersionId)} /> {each.name}
+                <Menu.ItemCommand fontFamily="mono">{showPhoneNumber(each.number)}</Menu.ItemCommand>
+              </Menu.Item>
+            ))}
+            <Menu.Separator />
+            <Menu.Item value="lines" asChild>
+              <Link to="/lines">Lines: names, numbers, add one</Link>
+            </Menu.Item>
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
   );
 }
 

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { AudioLines, BookUser, CalendarClock, MessageSquareText, ScrollText, Sun } from 'lucide-react';
+import { AudioLines, ChartGantt, BookUser, CalendarClock, MessageSquareText, ScrollText, Sun } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useMessages } from '../api/resources';
 
@@ -7,6 +7,7 @@ import { useMessages } from '../api/resources';
 export const screens = [
   { to: '/today', name: 'Today', icon: Sun, letter: 't' },
   { to: '/script', name: 'Script', icon: ScrollText, letter: 's' },
+  { to: '/time-map', name: 'Time map', icon: ChartGantt, letter: 'p' },
   { to: '/hours', name: 'Hours', icon: CalendarClock, letter: 'h' },
   { to: '/greetings', name: 'Greetings', icon: AudioLines, letter: 'g' },
   { to: '/directory', name: 'Directory', icon: BookUser, letter: 'd' },

@@ -8,8 +8,12 @@ import { screens } from './Navigation';
 
 const listed = [
   ['h', 'Open or close the handset'],
-  ['g, then t s h g d m', 'Go to Today, Script, Hours, Greetings, Directory, Messages'],
+  ['g, then t s p h g d m', 'Go to Today, Script, Time map, Hours, Greetings, Directory, Messages'],
+  ['/', 'Find anything'],
   ['1 … 9 * 0 #', 'On a sheet: go to that key. In a call: press it'],
+  ['Alt+↑, Alt+↓', 'In a step: move it. In a key’s row: read it out earlier or later'],
+  ['Ctrl+X, C, V, D, Del', 'On a step’s ⋮: cut, copy, paste after, duplicate, remove'],
+  ['+ − 0, arrows, Enter', 'On the time map: zoom, fit, go through the ways, open one'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'Undo, redo'],
   ['?', 'This list'],
 ] as const;

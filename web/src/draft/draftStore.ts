@@ -94,6 +94,16 @@ export class DraftStore {
     this.doors.backUp(null);
   };
 
+  /** Takes over what the server has changed in the draft by itself; undo brings back what stood here. */
+  async reload(why: string): Promise<void> {
+    const { revision, attendant } = await this.doors.load();
+    this.cancelTimer();
+    this.saved = attendant;
+    const edit: Edit = { type: 'replace', attendant, why };
+    this.set({ revision, saving: { type: 'saved' }, history: doEdit(this.snapshot.history, edit) });
+    this.doors.backUp(null);
+  }
+
   private takeUp(unsaved: SavedDraft, draft: SavedDraft): void {
     const edit: Edit = { type: 'replace', attendant: unsaved.attendant, why: 'what was not saved last time' };
     const history = doEdit(this.snapshot.history, edit);

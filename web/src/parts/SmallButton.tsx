@@ -6,13 +6,15 @@ interface Props {
   readonly label: string;
   readonly icon: ReactNode;
   readonly isOff?: boolean;
+  readonly className?: string;
   readonly onClick: () => void;
 }
 
 /** A button that is only an icon, for the rows of a list. */
-export function SmallButton({ label, icon, isOff = false, onClick }: Props) {
+export function SmallButton({ label, icon, isOff = false, className, onClick }: Props) {
   return (
     <IconButton
+      className={className}
       size="2xs"
       minW="26px"
       h="26px"

@@ -1,26 +1,29 @@
-import { IconButton, Table, Text } from '@chakra-ui/react';
-import { defaultLongestMessageSeconds, longestName } from '@locutor/core/directory';
+import { Button, IconButton, Table, Text } from '@chakra-ui/react';
+import { longestName, tellWays, type Person, type PersonId, type Tell, type TellBy } from '@locutor/core/directory';
 import type { GreetingId } from '@locutor/core/line';
-import { Trash2 } from 'lucide-react';
+import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { useBoxes, useGreetings, type KeptBox } from '../../api/resources';
+import { useBoxes, useGreetings, usePeople, type KeptBox } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { RowSavingNote } from '../../parts/RowSavingNote';
-import { useRemoveRow } from '../../parts/useRemoveRow';
 import { useRowDraft } from '../../parts/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
 import { NewField } from './NewField';
 import { RowTable } from './RowTable';
-import { useUses } from './useUses';
+import { tellWords } from '../../path/tellWords';
+import { useLeave } from './useLeave';
+import { UsesCell } from './UsesCell';
 
 const list = '/api/boxes';
 const columns = [
-  { name: 'Box', width: '26%' },
-  { name: 'Before the beep', width: '24%' },
-  { name: 'Longest message', width: '130px' },
-  { name: 'Used in the script' },
+  { name: 'Box', width: '17%' },
+  { name: 'Whose', width: '14%' },
+  { name: 'Before the message', width: '22%' },
+  { name: 'Longest', width: '84px' },
+  { name: 'Who is told', width: '22%' },
+  { name: 'Used' },
 ];
 
 /** The voicemail boxes: greeting before the beep, longest message, and where each is used. */
@@ -42,8 +45,8 @@ export function Boxes() {
 function BoxRow({ box }: { readonly box: KeptBox }) {
   const { row, change, ...saving } = useRowDraft(list, box);
   const greetings = useGreetings();
-  const remove = useRemoveRow(list);
-  const uses = useUses()(box.id);
+  const people = usePeople();
+  const leave = useLeave(list);
   const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
   return (
     <Table.Row bg="transparent" verticalAlign="top">
@@ -58,6 +61,17 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
       </Table.Cell>
       <Table.Cell pt="2.5">
         <InlineSelect
+          label={`Owner of the box ${box.name}`}
+          value={row.ownerId ?? 'none'}
+          choices={[
+            { value: 'none', label: 'the office’s' },
+            ...people.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={(value) => change({ ownerId: value === 'none' ? null : (value as PersonId) })}
+        />
+      </Table.Cell>
+      <Table.Cell pt="2.5">
+        <InlineSelect
           label={`Greeting of the box ${box.name}`}
           value={row.greetingId ?? 'none'}
           choices={[
@@ -65,6 +79,16 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
             ...greetings.map(({ id, name }) => ({ value: id, label: name })),
           ]}
           onChange={(value) => change({ greetingId: value === 'none' ? null : (value as GreetingId) })}
+        />
+        {', '}
+        <InlineSelect
+          label={`Beep of the box ${box.name}`}
+          value={row.beep ? 'yes' : 'no'}
+          choices={[
+            { value: 'yes', label: 'then a beep' },
+            { value: 'no', label: 'no beep' },
+          ]}
+          onChange={(value) => change({ beep: value === 'yes' })}
         />
       </Table.Cell>
       <Table.Cell pt="2.5">
@@ -78,22 +102,83 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
         />{' '}
         s
       </Table.Cell>
-      <Table.Cell color="quiet" fontSize="13px" pt="3">
-        {uses || 'Nowhere'}
+      <Table.Cell pt="2.5">
+        <Told name={box.name} tell={row.tell} people={people} onChange={(tell) => change({ tell })} />
       </Table.Cell>
+      <UsesCell id={box.id} name={box.name} />
       <Table.Cell>
         <IconButton
           size="xs"
           variant="ghost"
           aria-label={`Delete the box ${box.name}`}
           title={`Delete ${box.name}`}
-          onClick={() => void remove(box)}
+          onClick={() => void leave.ask(box)}
         >
           <Trash2 size={14} />
         </IconButton>
+        {leave.dialog}
       </Table.Cell>
     </Table.Row>
   );
+}
+
+interface ToldProps {
+  readonly name: string;
+  readonly tell: readonly Tell[];
+  readonly people: readonly Person[];
+  readonly onChange: (tell: readonly Tell[]) => void;
+}
+
+/** Who is told of messages in a box, and how; somebody who cannot be told that way is named. */
+function Told({ name, tell, people, onChange }: ToldProps) {
+  const put = (index: number, next: Tell | null): void =>
+    onChange(tell.flatMap((each, at) => (at === index ? (next ?? []) : [each])));
+  const first = people.find(({ email }) => email !== '') ?? people[0];
+  return (
+    <>
+      {tell.map(({ personId, by }, index) => (
+        <div key={index}>
+          <InlineSelect
+            label={`Person ${index + 1} told by the box ${name}`}
+            value={personId}
+            choices={[
+              ...people.map((person) => ({ value: person.id, label: person.name })),
+              { value: 'nobody', label: '(nobody)' },
+            ]}
+            onChange={(value) => put(index, value === 'nobody' ? null : { personId: value as PersonId, by })}
+          />{' '}
+          <InlineSelect
+            label={`How person ${index + 1} is told by the box ${name}`}
+            value={by}
+            choices={tellWays.map((way) => ({ value: way, label: tellWords[way] }))}
+            onChange={(value) => put(index, { personId, by: value as TellBy })}
+          />
+          {!canBeTold(people, personId, by) && (
+            <Text fontSize="12.5px" role="status">
+              {by === 'text' ? 'has no mobile' : 'has no e-mail address'}
+            </Text>
+          )}
+        </div>
+      ))}
+      {first && (
+        <Button
+          size="2xs"
+          variant="ghost"
+          colorPalette="petrol"
+          ml="-1"
+          aria-label={`Tell somebody of messages in ${name}`}
+          onClick={() => onChange([...tell, { personId: first.id, by: 'email' }])}
+        >
+          <Plus size={12} aria-hidden /> tell somebody
+        </Button>
+      )}
+    </>
+  );
+}
+
+function canBeTold(people: readonly Person[], personId: PersonId, by: TellBy): boolean {
+  const person = people.find(({ id }) => id === personId);
+  return Boolean(by === 'text' ? person?.mobile : person?.email);
 }
 
 function AddBox() {
@@ -103,7 +188,7 @@ function AddBox() {
       list={list}
       label="Add box"
       isReady={name.trim() !== ''}
-      body={() => ({ name, greetingId: null, longestMessageSeconds: defaultLongestMessageSeconds })}
+      body={() => ({ name })}
       onAdded={() => setName('')}
     >
       <NewField

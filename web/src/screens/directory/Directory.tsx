@@ -2,20 +2,28 @@ import { Box, Flex } from '@chakra-ui/react';
 import { NavLink, useParams } from 'react-router';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { Boxes } from './Boxes';
+import { CallerLists } from './CallerLists';
+import { Contacts } from './Contacts';
+import { Extensions } from './Extensions';
 import { People } from './People';
+import { TakeIn } from './TakeIn';
 
 const lists = [
-  { list: 'people', name: 'People' },
-  { list: 'boxes', name: 'Boxes' },
+  { list: 'people', name: 'People', Body: People },
+  { list: 'extensions', name: 'Extensions', Body: Extensions },
+  { list: 'contacts', name: 'Outside contacts', Body: Contacts },
+  { list: 'boxes', name: 'Boxes', Body: Boxes },
+  { list: 'callers', name: 'Lists of callers', Body: CallerLists },
 ] as const;
 
 /** Who and what a call can reach. */
 export default function Directory() {
   const { list } = useParams();
+  const Body = list === 'take-in' ? TakeIn : (lists.find((each) => each.list === list)?.Body ?? People);
   return (
     <Box pb="8">
       <ScreenHead title="Directory" />
-      <Box px="6" maxW="900px">
+      <Box px="6" maxW="1080px">
         <Flex
           as="nav"
           aria-label="Lists of the directory"
@@ -23,6 +31,7 @@ export default function Directory() {
           borderBottomWidth="1px"
           borderColor="hairline"
           mb="3"
+          wrap="wrap"
         >
           {lists.map((each) => (
             <Box
@@ -39,7 +48,7 @@ export default function Directory() {
             </Box>
           ))}
         </Flex>
-        {list === 'boxes' ? <Boxes /> : <People />}
+        <Body />
       </Box>
     </Box>
   );

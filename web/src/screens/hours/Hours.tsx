@@ -1,6 +1,17 @@
-import { Box, Button, Text } from '@chakra-ui/react';
-import { Undo2 } from 'lucide-react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { longestPeriodName, periodId, weekdays } from '@locutor/core/hours';
+import { Plus, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useSWRConfig } from 'swr';
+import { api, wordsOf } from '../../api/client';
+import { useAllHours, type KeptHours } from '../../api/resources';
+import { useDraft } from '../../draft/DraftProvider';
+import { InlineSelect } from '../../parts/InlineSelect';
+import { InlineWords } from '../../parts/InlineWords';
+import { newId } from '../../parts/newId';
+import { tellDone, tellProblem } from '../../parts/notices';
+import { useRowDraft } from '../../parts/useRowDraft';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { isTyping } from '../../parts/isTyping';
 import { AnsweringOrder } from './AnsweringOrder';
@@ -9,9 +20,23 @@ import { WeekGrid } from './WeekGrid';
 
 /** When what answers: the regular week in periods, and the answering order. */
 export default function Hours() {
-  const { hours, change, undo } = useWeek();
+  const { hours: ownHours } = useDraft();
+  const { data: all = [] } = useAllHours();
+  const [search] = useSearchParams();
+  const shown = all.find(({ id }) => id === search.get('of')) ?? ownHours;
+  return <HoursOf key={shown.id} kept={shown} ownId={ownHours.id} all={all} />;
+}
+
+interface Props {
+  readonly kept: KeptHours;
+  readonly ownId: string;
+  readonly all: readonly KeptHours[];
+}
+
+function HoursOf({ kept, ownId, all }: Props) {
+  const { hours, change, undo } = useWeek(kept);
   const [chosen, setChosen] = useState(hours.periods[0]?.id);
-  const periodId = hours.periods.some((period) => period.id === chosen) ? chosen : hours.periods[0]?.id;
+  const chosenPeriod = hours.periods.some((period) => period.id === chosen) ? chosen : hours.periods[0]?.id;
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -32,13 +57,80 @@ export default function Hours() {
         </Button>
       </ScreenHead>
       <Box px="6" maxW="980px">
+        <Choice kept={kept} ownId={ownId} all={all} />
         <Text color="quiet">
-          The week is shared by the draft and what is on air: a change here reaches callers at once. What answers is
-          part of the draft, and reaches them when it is put on air.
+          {kept.id === ownId
+            ? 'The week is shared by the draft and what is on air: a change here reaches callers at once. What answers is part of the draft, and reaches them when it is put on air.'
+            : 'People who keep these hours are rung only while a period of them runs. A change here reaches callers at once.'}
         </Text>
-        <WeekGrid hours={hours} periodId={periodId} onChoose={setChosen} onChange={change} />
-        <AnsweringOrder hours={hours} />
+        <WeekGrid hours={hours} periodId={chosenPeriod} onChoose={setChosen} onChange={change} />
+        {kept.id === ownId && <AnsweringOrder hours={hours} />}
       </Box>
     </Box>
+  );
+}
+
+/** Which set of hours is shown: the line's own, or others that people keep. */
+function Choice({ kept, ownId, all }: Props) {
+  const { mutate } = useSWRConfig();
+  const [, setSearch] = useSearchParams();
+  const add = async (): Promise<void> => {
+    const open = { id: newId(periodId), name: 'Working' };
+    const week = weekdays.slice(0, 5).map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1020 }));
+    try {
+      const body = { name: `Hours ${all.length + 1}`, periods: [open], week };
+      const added = await api<KeptHours>('/api/hours', { method: 'POST', body });
+      await mutate('/api/hours');
+      setSearch({ of: added.id });
+    } catch (error) {
+      tellProblem(wordsOf(error));
+    }
+  };
+  const remove = async (): Promise<void> => {
+    try {
+      await api(`/api/hours/${kept.id}`, { method: 'DELETE' });
+      setSearch({});
+      await mutate('/api/hours');
+      tellDone(`The hours ${kept.name} were deleted.`);
+    } catch (error) {
+      tellProblem(wordsOf(error));
+    }
+  };
+  return (
+    <Flex align="center" gap="2" mb="1" wrap="wrap">
+      Showing
+      <InlineSelect
+        label="Which hours are shown"
+        value={kept.id}
+        choices={all.map(({ id, name }) => ({ value: id, label: id === ownId ? `${name} (this line)` : name }))}
+        onChange={(id) => setSearch(id === ownId ? {} : { of: id })}
+      />
+      {kept.id !== ownId && <HoursName kept={kept} />}
+      {kept.id !== ownId && (
+        <Button size="xs" variant="ghost" onClick={() => void remove()}>
+          Delete these hours
+        </Button>
+      )}
+      <Button size="xs" variant="ghost" colorPalette="petrol" onClick={() => void add()}>
+        <Plus size={13} aria-hidden /> Other hours, for people
+      </Button>
+    </Flex>
+  );
+}
+
+function HoursName({ kept }: { readonly kept: KeptHours }) {
+  const { row, change } = useRowDraft('/api/hours', kept);
+  return (
+    <>
+      called
+      <InlineWords
+        label="Name of these hours"
+        value={row.name}
+        most={longestPeriodName}
+        fontSize="15px"
+        minW="120px"
+        onChange={(name) => name.trim() && change({ name })}
+      />
+    </>
   );
 }

@@ -3,7 +3,6 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, ApiProblem, wordsOf } from '../../api/client';
 import type { KeptHours } from '../../api/resources';
-import { useDraft } from '../../draft/DraftProvider';
 import { tellProblem } from '../../parts/notices';
 
 interface Week {
@@ -13,9 +12,8 @@ interface Week {
   readonly undo: (() => void) | null;
 }
 
-/** The line's hours, changed in place: every change is saved and can be undone. */
-export function useWeek(): Week {
-  const { hours } = useDraft();
+/** A set of hours, changed in place: every change is saved and can be undone. */
+export function useWeek(hours: KeptHours): Week {
   const { mutate } = useSWRConfig();
   const [earlier, setEarlier] = useState<readonly Hours[]>([]);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
@@ -28,6 +26,11 @@ export function useWeek(): Week {
   const save = useCallback(
     async (next: Hours): Promise<boolean> => {
       void mutate(path, { ...next, revision: revision.current }, { revalidate: false });
+      void mutate<readonly KeptHours[]>(
+        '/api/hours',
+        (all) => all?.map((each) => (each.id === next.id ? { ...next, revision: revision.current } : each)),
+        { revalidate: false },
+      );
       const send = async (): Promise<boolean> => {
         try {
           const body = { revision: revision.current, periods: next.periods, week: next.week };

@@ -1,6 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { keys, longestLabel, type Key, type Menu, type Option } from '@locutor/core/line';
 import { phrasesOf } from '@locutor/core/speech';
 import { ArrowDown, ArrowUp, CopyPlus, Eye, EyeOff, GripVertical, Trash2 } from 'lucide-react';
@@ -24,7 +24,7 @@ const keyChoices = keys.map((each) => ({ value: each, label: each }));
 
 /** One key: what is said for it, and what it does. */
 export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
-  const { attendant, edit, store } = useDraft();
+  const { attendant, edit } = useDraft();
   const { key, label, readOut } = option;
   const sheetId = menu.id;
   const around = wordsAround(option, menu.voice ?? attendant.voice);
@@ -32,12 +32,7 @@ export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
     id: `${sheetId} ${key}`,
     data: { type: 'option', sheetId, key, index },
   });
-  const free = nextFreeKey(menu);
   const move = (toIndex: number) => edit({ type: 'reorderKey', sheetId, key, toIndex });
-  const remove = (): void => {
-    edit({ type: 'removeKey', sheetId, key });
-    tellDone(`Key ${key} was removed.`, store.undo);
-  };
   return (
     <Flex
       as="li"
@@ -76,8 +71,21 @@ export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
           onChange={(to) => edit({ type: 'moveKey', sheetId, from: key, to: to as Key })}
         />
       </Box>
-      <Box flex="1" minW="0">
-        <Flex align="baseline" fontFamily="spoken" fontSize="17px" color={readOut ? undefined : 'quiet'}>
+      {/* The sentence comes before the buttons for those who go through it by key. */}
+      <Grid
+        flex="1"
+        minW="0"
+        columnGap="2"
+        templateColumns="minmax(0, 1fr) auto"
+        templateAreas={'"label buttons" "path path"'}
+      >
+        <Flex
+          gridArea="label"
+          align="baseline"
+          fontFamily="spoken"
+          fontSize="17px"
+          color={readOut ? undefined : 'quiet'}
+        >
           {around.before && <span style={{ marginRight: 4, whiteSpace: 'nowrap' }}>{around.before}</span>}
           <InlineWords
             id={keyFieldId(sheetId, key)}
@@ -94,39 +102,65 @@ export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
             {around.after}
           </Text>
         </Flex>
-        <PathSentence slot={{ type: 'key', sheetId, key }} path={option.path} of={`key ${key}`} />
-      </Box>
-      <Flex flexShrink="0" align="flex-start" color="quiet">
-        <SmallButton
-          label={readOut ? `Key ${key} is read out; do not read it out` : `Key ${key} is not read out; read it out`}
-          icon={readOut ? <Eye size={14} /> : <EyeOff size={14} />}
-          onClick={() => edit({ type: 'setOption', sheetId, key, option: { readOut: !readOut } })}
-        />
-        <SmallButton
-          label={`Read key ${key} out earlier`}
-          icon={<ArrowUp size={14} />}
-          isOff={index === 0}
-          onClick={() => move(index - 1)}
-        />
-        <SmallButton
-          label={`Read key ${key} out later`}
-          icon={<ArrowDown size={14} />}
-          isOff={index === menu.options.length - 1}
-          onClick={() => move(index + 1)}
-        />
-        <SmallButton
-          label={`Duplicate key ${key}`}
-          icon={<CopyPlus size={14} />}
-          isOff={!free}
-          onClick={() =>
-            free && edit({ type: 'addKey', sheetId, option: { ...option, key: free }, atIndex: index + 1 })
-          }
-        />
-        <SmallButton label={`Remove key ${key}`} icon={<Trash2 size={14} />} onClick={remove} />
-      </Flex>
+        <Box gridArea="path">
+          <PathSentence slot={{ type: 'key', sheetId, key }} path={option.path} of={`key ${key}`} />
+        </Box>
+        <Box gridArea="buttons">
+          <KeyButtons menu={menu} option={option} index={index} />
+        </Box>
+      </Grid>
     </Flex>
   );
 });
+
+/** What can be done with a key as a whole. */
+function KeyButtons({ menu, option, index }: Props) {
+  const { edit, store } = useDraft();
+  const { key, readOut } = option;
+  const sheetId = menu.id;
+  const free = nextFreeKey(menu);
+  const move = (toIndex: number) => edit({ type: 'reorderKey', sheetId, key, toIndex });
+  const remove = (): void => {
+    edit({ type: 'removeKey', sheetId, key });
+    tellDone(`Key ${key} was removed.`, store.undo);
+  };
+  return (
+    <Flex
+      flexShrink="0"
+      color="quiet"
+      // Beside another sheet there is no room for these; the keys and dragging still do the same.
+      css={{ '@container sheet (max-width: 520px)': { '& .roomy': { display: 'none' } } }}
+    >
+      <SmallButton
+        label={readOut ? `Key ${key} is read out; do not read it out` : `Key ${key} is not read out; read it out`}
+        icon={readOut ? <Eye size={14} /> : <EyeOff size={14} />}
+        onClick={() => edit({ type: 'setOption', sheetId, key, option: { readOut: !readOut } })}
+      />
+      <SmallButton
+        className="roomy"
+        label={`Read key ${key} out earlier`}
+        icon={<ArrowUp size={14} />}
+        isOff={index === 0}
+        onClick={() => move(index - 1)}
+      />
+      <SmallButton
+        className="roomy"
+        label={`Read key ${key} out later`}
+        icon={<ArrowDown size={14} />}
+        isOff={index === menu.options.length - 1}
+        onClick={() => move(index + 1)}
+      />
+      <SmallButton
+        className="roomy"
+        label={`Duplicate key ${key}`}
+        icon={<CopyPlus size={14} />}
+        isOff={!free}
+        onClick={() => free && edit({ type: 'addKey', sheetId, option: { ...option, key: free }, atIndex: index + 1 })}
+      />
+      <SmallButton label={`Remove key ${key}`} icon={<Trash2 size={14} />} onClick={remove} />
+    </Flex>
+  );
+}
 
 const mark = '\u2063';
 

@@ -1,9 +1,9 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { Attendant, NamedPathId, SheetId } from '@locutor/core/line';
 import type { Finding } from '@locutor/core/proof';
-import { ClipboardPaste, Megaphone, Plus, Route, ScrollText } from 'lucide-react';
+import { ClipboardPaste, LibraryBig, Megaphone, Plus, Route, ScrollText } from 'lucide-react';
 import { memo, useMemo, type ReactNode } from 'react';
-import { NavLink } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { useDraft } from '../../draft/DraftProvider';
 import { useFaults } from '../../draft/useFindings';
 import { useClipboard } from '../../path/clipboard';
@@ -45,6 +45,11 @@ export function Outline({ current, onAdd }: Props) {
       <Flex direction={{ base: 'row', md: 'column' }} gap="0.5" mt="1" align="flex-start" wrap="wrap">
         <AddButton onClick={() => onAdd('menu')}>Menu</AddButton>
         <AddButton onClick={() => onAdd('announcement')}>Announcement</AddButton>
+        <Button asChild size="xs" variant="ghost">
+          <Link to="/starters" title="Whole attendants to begin from">
+            <LibraryBig size={13} aria-hidden /> Starters
+          </Link>
+        </Button>
         {clip?.type === 'sheet' && (
           <Button size="xs" variant="ghost" onClick={() => onAdd('paste')}>
             <ClipboardPaste size={13} aria-hidden /> Paste {clip.sheet.name}

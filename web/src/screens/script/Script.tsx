@@ -11,7 +11,8 @@ import {
   type Sheet,
   type SheetId,
 } from '@locutor/core/line';
-import { Clock, Redo2, Undo2, X } from 'lucide-react';
+import { ChartGantt, Redo2, Undo2, X } from 'lucide-react';
+import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
@@ -34,6 +35,14 @@ export default function Script() {
   const sheet = path ? undefined : (findSheet(attendant, params.sheetId as SheetId) ?? attendant.sheets[0]);
   const beside = findSheet(attendant, search.get('beside') as SheetId);
   const add = useAdd();
+  const dock = useHandsetDock();
+  const isTight = beside !== undefined && window.innerWidth < 1600;
+  useEffect(() => {
+    // Two sheets need the room.
+    if (isTight) dock.setOpen(false);
+    // Only when a second sheet comes: the handset may be opened again beside it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isTight]);
   return (
     <Flex h="100%" direction={{ base: 'column', md: 'row' }}>
       <Box asChild srOnly>
@@ -45,20 +54,20 @@ export default function Script() {
           {sheet && attendant.sheets.length > 1 && <Beside sheet={sheet} beside={beside} />}
           <Button asChild size="xs" variant="ghost">
             <Link to="/time-map">
-              <Clock size={14} aria-hidden /> Time map
+              <ChartGantt size={14} aria-hidden /> Time map
             </Link>
           </Button>
           <HistoryButtons />
         </Flex>
         <StepDragArea>
           <Flex flex="1" minH="0">
-            <Box flex="1" minW="0" overflow="auto">
+            <Box flex="1" minW="0" overflow="auto" css={sheetContainer}>
               {path && <NamedPathSheet key={path.id} path={path} />}
               {sheet && <SheetBody key={sheet.id} sheet={sheet} listens />}
               {!path && !sheet && <NoSheets onAdd={() => add('menu')} />}
             </Box>
             {beside && sheet && beside !== sheet && (
-              <Box flex="1" minW="0" overflow="auto" borderLeftWidth="1px" borderColor="hairline">
+              <Box flex="1" minW="0" overflow="auto" borderLeftWidth="1px" borderColor="hairline" css={sheetContainer}>
                 <SheetBody key={beside.id} sheet={beside} listens={false} />
               </Box>
             )}
@@ -68,6 +77,9 @@ export default function Script() {
     </Flex>
   );
 }
+
+/** Sheets lay themselves out by the room they have, not by the window's. */
+const sheetContainer = { containerType: 'inline-size', containerName: 'sheet' };
 
 function SheetBody({ sheet, listens }: { readonly sheet: Sheet; readonly listens: boolean }) {
   return sheet.type === 'menu' ? (
@@ -107,12 +119,9 @@ function useAdd(): (type: 'menu' | 'announcement' | 'path' | 'paste') => void {
 /** Puts another sheet beside this one, such as after hours beside open. */
 function Beside({ sheet, beside }: { readonly sheet: Sheet; readonly beside: Sheet | undefined }) {
   const { attendant } = useDraft();
-  const dock = useHandsetDock();
   const [, setSearch] = useSearchParams();
   const put = (id: string): void => {
     setSearch(id ? { beside: id } : {}, { replace: true });
-    // Two sheets need the room.
-    if (id && window.innerWidth < 1600) dock.setOpen(false);
   };
   const others = attendant.sheets.filter((each) => each !== sheet);
   return (

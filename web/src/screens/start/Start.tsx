@@ -1,10 +1,12 @@
 import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
 import { describeTimeProblem, readTime, weekdayName, weekdays, type Weekday } from '@locutor/core/hours';
+import { starterIds, starters, type StarterId } from '@locutor/core/line';
 import { Plus, X } from 'lucide-react';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
+import { InlineSelect } from '../../parts/InlineSelect';
 
 interface PersonFacts {
   readonly name: string;
@@ -27,6 +29,7 @@ export default function Start() {
     { name: '', extension: '201' },
     { name: '', extension: '202' },
   ]);
+  const [starter, setStarter] = useState<StarterId>('people');
   const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
 
@@ -48,6 +51,7 @@ export default function Start() {
         opensMin: opensAt.value,
         closesMin: closesAt.value,
         people: named,
+        starter,
       };
       await api('/api/start', { method: 'POST', body });
       await mutate('/api/lines');
@@ -88,6 +92,19 @@ export default function Start() {
             mono
           />
           .
+        </Sentence>
+        <Sentence>
+          The attendant begins as{' '}
+          <InlineSelect
+            label="Kind of business"
+            value={starter}
+            choices={starterIds.map((id) => ({ value: id, label: starters[id].name.toLowerCase() }))}
+            onChange={(value) => setStarter(value as StarterId)}
+          />
+          .{' '}
+          <Text as="span" fontSize="14px" color="quiet">
+            {starters[starter].about}
+          </Text>
         </Sentence>
         <Sentence>
           We are in the time zone{' '}

@@ -1,0 +1,28 @@
+import Papa from 'papaparse';
+
+/** Rows of cells, as in a spreadsheet. */
+export type Table = readonly (readonly string[])[];
+
+/** Text that a spreadsheet would take for a formula; telephone numbers are left alone. */
+const formula = /^[=@\t\r]|^[+-](?![\d ().-]*$)/;
+
+/** Reads rows copied from a spreadsheet (tabs) or a CSV file (RFC 4180; commas or semicolons), quotes respected. */
+export function readTable(text: string): Table {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    delimitersToGuess: ['\t', ',', ';'],
+    skipEmptyLines: false,
+  });
+  return data.map((row) => row.map((cell) => cell.trim().replace(/^'(?=[=@+-])/, '')));
+}
+
+/** Writes rows as CSV (RFC 4180). A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
+export function writeCsv(table: Table): string {
+  return `${Papa.unparse(
+    table.map((row) => row.map((cell) => (isFormula(cell) ? `'${cell}` : cell))),
+    { newline: '\r\n' },
+  )}\r\n`;
+}
+
+export function isFormula(cell: string): boolean {
+  return formula.test(cell);
+}

@@ -1,0 +1,160 @@
+import {
+  emailPattern,
+  extensionPattern,
+  extensionTakenBy,
+  longestEmail,
+  longestName,
+  nextFreeExtension,
+  readPhoneNumber,
+  type Person,
+  type PersonId,
+} from '../directory';
+import { folded } from '../line';
+import { isFormula } from './csv';
+import type { FoundPerson } from './peopleTable';
+
+/** What can be read about a person from a row or a card. */
+export type TakenField = 'name' | 'extension' | 'email' | 'mobile' | 'saidAs';
+export type TakenFields = Readonly<Record<TakenField, string>>;
+
+export type TakeInProblem =
+  | { readonly type: 'unreadable' }
+  | { readonly type: 'noName' }
+  | { readonly type: 'tooLong'; readonly field: TakenField }
+  | { readonly type: 'formula'; readonly field: TakenField; readonly text: string }
+  | { readonly type: 'notAnExtension'; readonly text: string }
+  | { readonly type: 'extensionTaken'; readonly extension: string; readonly by: string }
+  | { readonly type: 'notAnEmail'; readonly text: string }
+  | { readonly type: 'notANumber'; readonly text: string }
+  | { readonly type: 'twice'; readonly firstRow: number };
+
+/** What will happen with one row or card. */
+export type Planned = { readonly row: number; readonly fields: TakenFields } & (
+  | { readonly type: 'add'; /** Whether the extension was free and given, not read. */ readonly given: boolean }
+  | {
+      readonly type: 'change';
+      readonly id: PersonId;
+      readonly changed: readonly TakenField[];
+      readonly before: TakenFields;
+    }
+  | { readonly type: 'same'; readonly id: PersonId }
+  | { readonly type: 'wrong'; readonly problems: readonly TakeInProblem[] }
+);
+
+/**
+ * What will happen when people are taken in: who is new, who is changed and in what, who stays the same, and what cannot
+ * be taken and why. Somebody is known by their name, or by their e-mail address. What a row leaves empty stays.
+ */
+export function planTakeIn(found: readonly FoundPerson[], people: readonly Person[]): readonly Planned[] {
+  const planned: Planned[] = [];
+  // Everybody as they will be, so that extensions given and read do not clash among themselves.
+  let after: readonly Person[] = people;
+  for (const each of found) {
+    const plan = planOne(each, people, after, planned);
+    planned.push(plan);
+    after = takenInto(after, plan);
+  }
+  return planned;
+}
+
+/** What the server is asked to take in. */
+export function takeInBody(
+  planned: readonly Planned[],
+): readonly (Partial<TakenFields> & { readonly id?: PersonId })[] {
+  return planned.flatMap((plan): (Partial<TakenFields> & { readonly id?: PersonId })[] => {
+    if (plan.type === 'add') return [plan.fields];
+    if (plan.type !== 'change') return [];
+    const changes = Object.fromEntries(plan.changed.map((field) => [field, plan.fields[field]]));
+    return [{ id: plan.id, ...changes }];
+  });
+}
+
+function planOne(
+  found: FoundPerson,
+  people: readonly Person[],
+  after: readonly Person[],
+  earlier: readonly Planned[],
+): Planned {
+  const { row } = found;
+  const read = fieldsOf(found);
+  const known = findKnown(read, people);
+  const given = read.extension === '' && !known;
+  const fields: TakenFields = { ...read, extension: given ? nextFreeExtension(after) : read.extension };
+  const problems = problemsOf(found, fields, known, after, earlier);
+  if (problems.length > 0) return { row, fields, type: 'wrong', problems };
+  if (!known) return { row, fields, type: 'add', given };
+  const names: readonly TakenField[] = ['name', 'extension', 'email', 'mobile', 'saidAs'];
+  const changed = names.filter((field) => fields[field] !== '' && fields[field] !== known[field]);
+  const whole = Object.fromEntries(names.map((field) => [field, fields[field] || known[field]])) as TakenFields;
+  if (changed.length === 0) return { row, fields: whole, type: 'same', id: known.id };
+  const { name, extension, email, mobile, saidAs } = known;
+  return {
+    row,
+    fields: whole,
+    type: 'change',
+    id: known.id,
+    changed,
+    before: { name, extension, email, mobile, saidAs },
+  };
+}
+
+function fieldsOf({ name, extension, email, mobile, saidAs }: FoundPerson): TakenFields {
+  const number = readPhoneNumber(mobile);
+  return { name, extension, email, saidAs, mobile: number.ok ? number.value : mobile };
+}
+
+function findKnown({ name, email }: TakenFields, people: readonly Person[]): Person | undefined {
+  const byName = people.find((person) => folded(person.name) === folded(name));
+  if (byName) return byName;
+  return email === '' ? undefined : people.find((person) => folded(person.email) === folded(email));
+}
+
+function problemsOf(
+  found: FoundPerson,
+  fields: TakenFields,
+  known: Person | undefined,
+  after: readonly Person[],
+  earlier: readonly Planned[],
+): readonly TakeInProblem[] {
+  if (found.unreadable) return [{ type: 'unreadable' }];
+  const formulas = Object.entries(fields).filter(([, text]) => isFormula(text)) as [TakenField, string][];
+  if (formulas.length > 0) return formulas.map(([field, text]) => ({ type: 'formula', field, text }));
+  if (fields.name === '') return [{ type: 'noName' }];
+  const first = earlier.find((plan) => plan.type !== 'wrong' && folded(plan.fields.name) === folded(fields.name));
+  if (first) return [{ type: 'twice', firstRow: first.row }];
+  return [...lengthProblems(fields), ...contentProblems(fields, known, after)];
+}
+
+function lengthProblems(fields: TakenFields): readonly TakeInProblem[] {
+  const most: Readonly<Record<TakenField, number>> = {
+    name: longestName,
+    saidAs: longestName,
+    email: longestEmail,
+    extension: 40,
+    mobile: 40,
+  };
+  const long = (Object.keys(most) as TakenField[]).filter((field) => fields[field].length > most[field]);
+  return long.map((field) => ({ type: 'tooLong', field }));
+}
+
+function contentProblems(
+  { extension, email, mobile }: TakenFields,
+  known: Person | undefined,
+  after: readonly Person[],
+): readonly TakeInProblem[] {
+  const problems: TakeInProblem[] = [];
+  if (extension !== '' && !extensionPattern.test(extension)) problems.push({ type: 'notAnExtension', text: extension });
+  const other = extension === '' ? undefined : extensionTakenBy(after, extension, known?.id);
+  if (other) problems.push({ type: 'extensionTaken', extension, by: other.name });
+  if (email !== '' && !emailPattern.test(email)) problems.push({ type: 'notAnEmail', text: email });
+  if (mobile !== '' && !readPhoneNumber(mobile).ok) problems.push({ type: 'notANumber', text: mobile });
+  return problems;
+}
+
+function takenInto(people: readonly Person[], plan: Planned): readonly Person[] {
+  if (plan.type === 'change') {
+    return people.map((person) => (person.id === plan.id ? { ...person, ...(plan.fields as Person) } : person));
+  }
+  if (plan.type !== 'add') return people;
+  return [...people, { ...(plan.fields as Partial<Person>), id: `person:row${plan.row}` } as Person];
+}

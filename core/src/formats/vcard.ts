@@ -1,0 +1,96 @@
+import ICAL from 'ical.js';
+import type { Person } from '../directory';
+import type { FoundPerson } from './peopleTable';
+
+/** Cards as people send them: versions 2.1, 3.0 (RFC 2426) and 4.0 (RFC 6350), several in one file. */
+export function readVcards(text: string): readonly FoundPerson[] {
+  const cards = plain(text).match(/BEGIN:VCARD[\s\S]*?END:VCARD/gi) ?? [];
+  return cards.map((card, index) => readCard(card, index + 1));
+}
+
+/** Writes people as cards (RFC 6350, version 4.0), from which they can be read back. */
+export function writeVcards(people: readonly Person[]): string {
+  return people.map((person) => `${cardOf(person).toString()}\r\n`).join('');
+}
+
+const nobody = { name: '', extension: '', email: '', mobile: '', saidAs: '' };
+
+function readCard(card: string, row: number): FoundPerson {
+  try {
+    return { row, ...fieldsOf(new ICAL.Component(ICAL.parse(card) as unknown as string)) };
+  } catch {
+    return { row, ...nobody, unreadable: true };
+  }
+}
+
+function fieldsOf(card: InstanceType<typeof ICAL.Component>): Omit<FoundPerson, 'row'> {
+  const text = (name: string): string => String(card.getFirstPropertyValue(name) ?? '').trim();
+  const family = card.getFirstPropertyValue('n');
+  const [last = '', first = ''] = Array.isArray(family) ? family.map((part) => String(part)) : [];
+  const numbers = card.getAllProperties('tel').map((property) => ({
+    types: [property.getParameter('type')].flat().join(' ').toLowerCase(),
+    value: String(property.getFirstValue()).replace(/^tel:/, '').trim(),
+  }));
+  const extension =
+    text('x-extension') || numbers.map(({ value }) => value).find((value) => /^[0-9]{2,6}$/.test(value)) || '';
+  const mobile = numbers.find(({ types }) => /cell|mobile/.test(types))?.value ?? '';
+  return {
+    name: text('fn') || `${first} ${last}`.trim(),
+    extension: extension || (/;ext=(\d{2,6})/.exec(numbers.map(({ value }) => value).join(' '))?.[1] ?? ''),
+    email: text('email'),
+    mobile,
+    saidAs: text('x-said-as'),
+  };
+}
+
+function cardOf({ name, extension, email, mobile, saidAs }: Person): InstanceType<typeof ICAL.Component> {
+  const card = new ICAL.Component(['vcard', [], []]);
+  card.addPropertyWithValue('version', '4.0');
+  card.addPropertyWithValue('fn', name);
+  const [first = '', ...last] = name.split(/\s+/);
+  card.addProperty(new ICAL.Property(['n', {}, 'text', [last.join(' '), first, '', '', '']]));
+  card.addPropertyWithValue('x-extension', extension);
+  if (email) card.addPropertyWithValue('email', email);
+  if (mobile) card.addProperty(new ICAL.Property(['tel', { type: 'cell' }, 'text', mobile]));
+  if (saidAs) card.addPropertyWithValue('x-said-as', saidAs);
+  return card;
+}
+
+/** Cards of version 2.1 made like those of 3.0: bare types named, quoted-printable text decoded. */
+function plain(text: string): string {
+  const joined = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  // A line of quoted-printable text goes on after a "=" at its end.
+  const unfolded = joined.replace(/^([^\n:]*ENCODING=QUOTED-PRINTABLE[^\n:]*:(?:[^\n]*=\n)*[^\n]*)/gim, (line) =>
+    line.replace(/=\n/g, ''),
+  );
+  return unfolded.split('\n').map(plainLine).join('\r\n');
+}
+
+function plainLine(line: string): string {
+  const [, head = '', value = ''] = /^([^:]*):(.*)$/.exec(line) ?? [];
+  if (head.toUpperCase() === 'VERSION' && value.trim() === '2.1') return 'VERSION:3.0';
+  const [name = '', ...parameters] = head.split(';');
+  if (parameters.length === 0 || /^\s/.test(line)) return line;
+  const isQuoted = parameters.some((each) => /^(ENCODING=)?QUOTED-PRINTABLE$/i.test(each));
+  const charset = parameters.find((each) => /^CHARSET=/i.test(each))?.slice(8) ?? 'utf-8';
+  const kept = parameters
+    .filter((each) => !/^(ENCODING=|CHARSET=|QUOTED-PRINTABLE$|PREF$)/i.test(each))
+    .map((each) => (each.includes('=') ? each : `TYPE=${each}`));
+  return `${[name, ...kept].join(';')}:${isQuoted ? unquoted(value, charset) : value}`;
+}
+
+function unquoted(value: string, charset: string): string {
+  if (!/^utf-?8$/i.test(charset)) {
+    return value.replace(/=([0-9A-F]{2})/gi, (_, hex: string) => String.fromCharCode(parseInt(hex, 16)));
+  }
+  try {
+    return decodeURIComponent(value.replace(/%/g, '%25').replace(/=([0-9A-F]{2})/gi, '%$1'));
+  } catch {
+    return value;
+  }
+}
+
+/** Whether a text holds contact cards rather than rows. */
+export function isVcard(text: string): boolean {
+  return /^\uFEFF?\s*BEGIN:VCARD/i.test(text);
+}

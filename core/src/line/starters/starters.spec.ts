@@ -1,0 +1,58 @@
+import { runTrial, type StaffAct } from '../../call';
+import { closedMoment, everybody, noor, office, open, openMoment, priya, withAttendant } from '../../testing/boatyard';
+import { proofOf } from '../../testing/proofOf';
+import { namedPathId, sheetId, starterIds, starters, usesOf, type StarterFacts, type StarterId } from '..';
+
+const facts: StarterFacts = {
+  businessName: 'Larkspur Cove Boatyard',
+  people: [noor, priya],
+  boxId: office.id,
+  openPeriodId: open.id,
+  sheetId: (hint) => sheetId.create(hint),
+  pathId: (hint) => namedPathId.create(hint),
+};
+const called = (id: StarterId, people = everybody) => ({
+  ...withAttendant(starters[id].make({ ...facts, people })),
+  people,
+});
+const answers: StaffAct = { type: 'answer', afterMs: 2000, talkMs: 1000 };
+const trial = { callerNumber: 'anonymous', caller: [], staff: () => answers };
+
+describe.each(starterIds)('the starter %s', (id) => {
+  it.each([0, 1, 2, 5])('has no fault with %i people, and no sheet that nothing leads to', (count) => {
+    const by = called(id, everybody.slice(0, count));
+    expect(proofOf(by)).toEqual([]);
+    const attendant = starters[id].make({ ...facts, people: by.people });
+    expect(attendant.sheets.filter((sheet) => usesOf(attendant, sheet.id).length === 0)).toEqual([]);
+  });
+
+  it('lets a caller who presses nothing reach somebody when open, and leave a message when closed', () => {
+    const { transcript } = runTrial(called(id), { ...trial, atMs: openMoment });
+    expect(transcript).toContainEqual(
+      expect.objectContaining({ type: 'answered', phone: { type: 'person', personId: noor.id, number: null } }),
+    );
+    const closed = runTrial(called(id), { ...trial, atMs: closedMoment }).transcript;
+    expect(closed).toContainEqual(expect.objectContaining({ type: 'message', boxId: office.id, kept: true }));
+  });
+
+  it('answers at all hours where the hours have no period', () => {
+    const attendant = starters[id].make({ ...facts, openPeriodId: null });
+    const { transcript } = runTrial(withAttendant(attendant), { ...trial, atMs: closedMoment });
+    expect(transcript).toContainEqual(expect.objectContaining({ type: 'answered' }));
+  });
+
+  it('reaches everybody in the directory somehow when there are few', () => {
+    const two = [noor, priya];
+    const attendant = starters[id].make({ ...facts, people: two });
+    const reached = two.filter((person) => usesOf(attendant, person.id).length > 0);
+    expect(reached).toHaveLength(id === 'onePerson' ? 1 : 2);
+  });
+});
+
+describe('a key for each person', () => {
+  it('is given to the first eight', () => {
+    const many = Array.from({ length: 12 }, (_, index) => ({ ...priya, name: `Person ${index}` }));
+    const [welcome] = starters.people.make({ ...facts, people: many }).sheets;
+    expect(welcome?.type === 'menu' && welcome.options.map((option) => option.key).join('')).toBe('123456780');
+  });
+});

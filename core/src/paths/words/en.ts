@@ -1,0 +1,83 @@
+import { showPhoneNumber } from '../../directory';
+import { findSheet, type Attendant, type Names } from '../../line';
+import { unreachable } from '../../result';
+import type { RingTarget, Stretch, Turn, Way, WayEnd } from '../way';
+
+/** The choice with which a way begins: "2 Repairs", "no key", "wrong keys". */
+export function describeTurn(turn: Turn | null, attendant: Attendant): string {
+  if (!turn) return 'The line answers';
+  if (turn.type === 'silence') return 'no key';
+  if (turn.type === 'wrongKey') return 'wrong keys';
+  const sheet = findSheet(attendant, turn.sheetId);
+  const option = sheet?.type === 'menu' ? sheet.options.find(({ key }) => key === turn.key) : undefined;
+  return `${turn.key} ${option?.label ?? ''}`.trim();
+}
+
+/** All choices that lead to the beginning of a way: "2, then 1". */
+export function describeTurns(way: Way, ways: readonly Way[]): string {
+  const parent = way.parent === null ? undefined : ways[way.parent];
+  const own = way.turn ? (way.turn.type === 'key' ? `key ${way.turn.key}` : describeTurn(way.turn, noSheets)) : '';
+  const before = parent ? describeTurns(parent, ways) : '';
+  return before && own ? `${before}, then ${own}` : own || before;
+}
+
+const noSheets = { sheets: [] } as unknown as Attendant;
+
+/** What a block stands for. */
+export function describeStretch(stretch: Stretch, names: Names): string {
+  switch (stretch.type) {
+    case 'words':
+      return stretch.text;
+    case 'option':
+      return `key ${stretch.key}`;
+    case 'wait':
+      return 'waits for a key';
+    case 'digits':
+      return 'presses digits';
+    case 'ring':
+      return describeTarget(stretch.target, names);
+    case 'message':
+      return names[stretch.boxId] ?? 'a deleted box';
+    default:
+      return unreachable(stretch);
+  }
+}
+
+function describeTarget(target: RingTarget, names: Names): string {
+  switch (target.type) {
+    case 'person':
+      return names[target.personId] ?? 'somebody deleted';
+    case 'outside':
+      return (target.contactId && names[target.contactId]) || showPhoneNumber(target.number);
+    case 'anybody':
+      return 'whoever is asked for';
+    default:
+      return unreachable(target);
+  }
+}
+
+/** Where a way ends. */
+export function describeEnd(end: WayEnd, attendant: Attendant, names: Names): string {
+  switch (end.type) {
+    case 'menu':
+      return findSheet(attendant, end.sheetId)?.name ?? 'a deleted menu';
+    case 'again':
+      return `${findSheet(attendant, end.sheetId)?.name ?? 'a deleted menu'} again`;
+    case 'message':
+      return 'message';
+    case 'hungUp':
+      return 'hangs up';
+    case 'handedOver':
+      return `handed over to ${describeTarget(end.target, names)}`;
+    case 'line':
+      return `the line ${names[end.lineId] ?? 'that was deleted'}`;
+    case 'forEver':
+      return 'rings for ever';
+    case 'ranOut':
+      return 'cut off: no further step';
+    case 'circle':
+      return 'goes round in a circle';
+    default:
+      return unreachable(end);
+  }
+}

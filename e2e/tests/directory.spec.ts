@@ -1,0 +1,160 @@
+import { readFileSync } from 'node:fs';
+import { expect, saved, test } from '../support/test';
+
+const rows = [
+  'Name\tExtension\tE-mail\tMobile',
+  'Noor Haldane\t212\tnoor.haldane@larkspurcove.example\t',
+  'Pia Renner\t\tpia@larkspurcove.example\t207 555 0113',
+  '',
+  'Pia Renner\t240\t\t',
+  '=HYPERLINK("x")\t241\t\t',
+  'Otto Lund\t204\t\t',
+].join('\n');
+
+test('rows pasted from a spreadsheet are shown before anything changes, and taken in where they are right', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/directory/people`);
+  await page.getByRole('link', { name: 'Bring people in' }).click();
+  await page.getByLabel('Rows from a spreadsheet, or contact cards').fill(rows);
+  const preview = page.getByRole('region', { name: 'What will happen' });
+  await expect(preview).toContainText('1 new, 1 changed, 3 not taken');
+  await expect(preview).toContainText('noor@larkspurcove.example noor.haldane@larkspurcove.example');
+  await expect(preview).toContainText('215 (next free)');
+  await expect(preview).toContainText('The same person is in row 3 already.');
+  await expect(preview).toContainText('Extension 204 is Priya Castellanos’s.');
+  await page.getByRole('button', { name: 'Take in 2 of 5' }).click();
+  await expect(page.getByLabel('Extension of Pia Renner')).toHaveValue('215');
+  await expect(page.getByLabel('E-mail of Noor Haldane')).toHaveValue('noor.haldane@larkspurcove.example');
+  await expect(page.getByText('18 people', { exact: true })).toBeVisible();
+});
+
+test('people go out as a spreadsheet and as cards, and come back in; an old card of another charset too', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/directory/people`);
+  const saveAs = async (name: string) => {
+    await page.getByRole('button', { name: 'Save as' }).click();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name }).click()]);
+    return download.path();
+  };
+  const csv = await saveAs('Spreadsheet (CSV)');
+  const cards = await saveAs('Contact cards (vCard)');
+  expect(readFileSync(csv, 'utf8')).toContain('Mateo O’Dowd,209,mateo@larkspurcove.example,+1 207 555 0169,');
+  await page.goto(`${server.url}/directory/take-in`);
+  const choose = (files: Parameters<ReturnType<typeof page.locator>['setInputFiles']>[0]) =>
+    page.getByLabel('A file of people').setInputFiles(files);
+  for (const file of [csv, cards]) {
+    await choose(file);
+    await expect(page.getByRole('region', { name: 'What will happen' })).toContainText('17 as before');
+  }
+  const old = Buffer.from(
+    'BEGIN:VCARD\r\nVERSION:2.1\r\nN:\xd8yen;\xc5se\r\nTEL;CELL:207 555 0166\r\nEND:VCARD\r\n',
+    'latin1',
+  );
+  await choose({ name: 'old.vcf', mimeType: 'text/vcard', buffer: old });
+  await expect(page.getByRole('region', { name: 'What will happen' })).toContainText('Åse Øyen');
+  await choose({ name: 'photo.vcf', mimeType: 'text/vcard', buffer: Buffer.from([1, 0, 2, 0]) });
+  await expect(page.getByRole('alert')).toHaveText('photo.vcf is no text. Save it as CSV or vCard first.');
+});
+
+test('a person gets phones in an order, how the name is said, and hours of their own', async ({ page, server }) => {
+  await page.goto(`${server.url}/directory/people`);
+  await page.getByLabel('Search people').fill('noor');
+  await expect(page.getByText('1 of 17')).toBeVisible();
+  await page.getByRole('button', { name: 'More about Noor Haldane' }).click();
+  await page.getByRole('button', { name: 'then another phone' }).click();
+  const number = page.getByLabel('Number of phone 2 of Noor Haldane');
+  await number.fill('12');
+  await expect(page.getByText('not a telephone number yet')).toBeVisible();
+  await number.fill('207 555 0112');
+  const kept = page.waitForResponse((response) => response.request().method() === 'PATCH' && response.ok());
+  await page.getByLabel('Working hours of Noor Haldane').selectOption('only in the hours “Fuel dock”');
+  await page.getByLabel('How Noor Haldane is said').fill('Noor Hall-dane');
+  await kept;
+  await expect(page.getByRole('cell', { name: 'desk, then +1 207 555 0112' })).toBeVisible();
+  await page.waitForTimeout(700);
+  await page.reload();
+  await page.getByRole('button', { name: 'More about Noor Haldane' }).click();
+  await expect(page.getByLabel('How Noor Haldane is said')).toHaveValue('Noor Hall-dane');
+  await expect(number).toHaveValue('+1 207 555 0112');
+});
+
+test('a colleague who leaves is replaced everywhere in one step', async ({ page, server }) => {
+  await page.goto(`${server.url}/directory/people`);
+  await page.getByRole('button', { name: 'Delete Bram Lindqvist' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Bram Lindqvist is still used' });
+  await expect(dialog).toContainText('told of messages in the box Yard');
+  await dialog.getByLabel('Who or what is put there').selectOption('Mateo O’Dowd');
+  await dialog.getByRole('button', { name: 'Replace everywhere' }).click();
+  await expect(page.getByText('Bram Lindqvist was replaced everywhere, and can be deleted once')).toBeVisible();
+  await page.goto(`${server.url}/script/path:urgent`);
+  await expect(page.getByLabel('Who is rung by Boat in trouble, step 2').locator('option:checked')).toHaveText(
+    'Mateo O’Dowd',
+  );
+  await page.goto(`${server.url}/on-air`);
+  await page.getByRole('button', { name: 'Put on air now' }).click();
+  await expect(page.getByText('Version 2 is on air.')).toBeVisible();
+  await page.goto(`${server.url}/directory/people`);
+  await page.getByRole('button', { name: 'Delete Bram Lindqvist' }).click();
+  await expect(page.getByLabel('Name of Bram Lindqvist')).toBeHidden();
+});
+
+test('the extension plan shows gaps and waits, and renumbers with a way back', async ({ page, server }) => {
+  await page.goto(`${server.url}/directory/extensions`);
+  await expect(page.getByText('201–214, 221–222, 230')).toBeVisible();
+  await expect(page.getByText('Rosalind Achterberg, Wendell Achterberg: read out, and chosen by key')).toBeVisible();
+  await expect(page.getByText(/^Key 2 of Welcome waits 2 s/)).toBeVisible();
+  await page.getByRole('button', { name: 'Renumber 17 people' }).click();
+  await expect(page.getByText('901–914, 921–922, 930')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText('201–214, 221–222, 230')).toBeVisible();
+});
+
+test('contacts and lists of callers are kept; what is no number is named and not lost', async ({ page, server }) => {
+  await page.goto(`${server.url}/directory/contacts`);
+  await page.getByLabel('Name of a new contact').fill('Us');
+  await page.getByLabel('Number of a new contact').fill('+1 207 555 0140');
+  await page.getByRole('button', { name: 'Add contact' }).click();
+  await expect(page.getByRole('alert')).toContainText('is the number of Larkspur Cove Boatyard itself');
+  await page.getByLabel('Number of a new contact').fill('+1 207 555 0192');
+  await page.getByRole('button', { name: 'Add contact' }).click();
+  await expect(page.getByLabel('Name of Us')).toBeVisible();
+
+  await page.goto(`${server.url}/directory/callers`);
+  const numbers = page.getByLabel('Numbers in Slip holders, one a line');
+  await numbers.fill('+1 207 555 0171\n+1 207 555 018*\nmy neighbour');
+  await expect(page.getByText('Not a number, and not taken: “my neighbour”')).toBeVisible();
+  await page.waitForTimeout(700);
+  await page.reload();
+  await expect(numbers).toHaveValue('+1 207 555 0171\n+120755501' + '8*');
+});
+
+test('a second line has its own script; people keep hours of their own', async ({ page, server }) => {
+  await page.goto(`${server.url}/lines`);
+  await page.getByLabel('Name of a new line').fill('Night line');
+  await page.getByLabel('Number of a new line').fill('+1 207 555 0155');
+  await page.getByRole('button', { name: 'Add line' }).click();
+  await expect(page.getByRole('alert')).toHaveText('+1 207 555 0155 is the number of Storage shed already.');
+  await page.getByLabel('Number of a new line').fill('+1 207 555 0156');
+  await page.getByRole('button', { name: 'Add line' }).click();
+  await page.getByRole('listitem', { name: 'Night line' }).getByRole('link', { name: 'Open its script' }).click();
+  await expect(page).toHaveURL(/\/line\/line:[^/]+\/script$/);
+  await expect(page.getByRole('banner')).toContainText('Night line');
+  await page.getByRole('textbox', { name: 'Opening words' }).fill('Good evening.');
+  await saved(page);
+  await page.getByRole('button', { name: /^Line Night line/ }).click();
+  await page.getByRole('menuitem', { name: /^Storage shed/ }).click();
+  await expect(page.getByRole('banner')).toContainText('Storage shed');
+
+  await page.goto(`${server.url}/hours`);
+  await page.getByRole('button', { name: 'Other hours, for people' }).click();
+  await page.getByLabel('Name of these hours').fill('Summer staff');
+  await page.getByLabel('Working on Sunday').fill('9-12');
+  await page.getByLabel('Working on Sunday').press('Enter');
+  await expect(page.getByLabel('Which hours are shown')).toContainText('Summer staff');
+  await page.reload();
+  await expect(page.getByLabel('Working on Sunday')).toHaveValue('9:00–12:00');
+});

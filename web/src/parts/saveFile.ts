@@ -1,0 +1,10 @@
+/** Lets the browser keep something as a file. */
+export function saveFile(name: string, type: string, content: BlobPart): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // Some browsers begin to read only after the click has been handled.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}

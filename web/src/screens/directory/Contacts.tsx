@@ -1,0 +1,149 @@
+import { IconButton, Input, Table, Text } from '@chakra-ui/react';
+import { longestName } from '@locutor/core/directory';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useContacts, type KeptContact } from '../../api/resources';
+import { RowSavingNote } from '../../parts/RowSavingNote';
+import { useRowDraft } from '../../parts/useRowDraft';
+import { AddRow } from './AddRow';
+import { CellField } from './CellField';
+import { NewField } from './NewField';
+import { NumberField } from './NumberField';
+import { RowTable } from './RowTable';
+import { useLeave } from './useLeave';
+import { UsesCell } from './UsesCell';
+
+const list = '/api/contacts';
+const columns = [
+  { name: 'Name', width: '24%' },
+  { name: 'Number', width: '180px' },
+  { name: 'In service from', width: '150px' },
+  { name: 'until', width: '150px' },
+  { name: 'Used in the script' },
+];
+
+/** Numbers outside the business to which calls are sent, and the days on which they can be. */
+export function Contacts() {
+  const contacts = useContacts();
+  return (
+    <>
+      <RowTable columns={columns}>
+        {contacts.map((contact) => (
+          <ContactRow key={contact.id} contact={contact} />
+        ))}
+      </RowTable>
+      {contacts.length === 0 && (
+        <Text py="3">
+          Nobody outside yet. Add whom calls are sent to: a colleague’s second office, a call-out service.
+        </Text>
+      )}
+      <AddContact />
+    </>
+  );
+}
+
+function ContactRow({ contact }: { readonly contact: KeptContact }) {
+  const { row, change, ...saving } = useRowDraft(list, contact);
+  const leave = useLeave(list);
+  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
+  return (
+    <Table.Row bg="transparent" verticalAlign="top">
+      <Table.Cell>
+        <CellField
+          label={`Name of ${contact.name}`}
+          value={row.name}
+          most={longestName}
+          onChange={(name) => change({ name })}
+        />
+        {isRefused && <RowSavingNote {...saving} />}
+      </Table.Cell>
+      <Table.Cell pt="2.5">
+        <NumberField
+          label={`Number of ${contact.name}`}
+          value={row.number}
+          onChange={(number) => number && change({ number })}
+        />
+      </Table.Cell>
+      <Table.Cell>
+        <DayField
+          label={`First day in service of ${contact.name}`}
+          value={row.serviceFrom}
+          onChange={(serviceFrom) => change({ serviceFrom })}
+        />
+      </Table.Cell>
+      <Table.Cell>
+        <DayField
+          label={`Last day in service of ${contact.name}`}
+          value={row.serviceUntil}
+          onChange={(serviceUntil) => change({ serviceUntil })}
+        />
+      </Table.Cell>
+      <UsesCell id={contact.id} name={contact.name} />
+      <Table.Cell>
+        <IconButton
+          size="xs"
+          variant="ghost"
+          aria-label={`Delete ${contact.name}`}
+          title={`Delete ${contact.name}`}
+          onClick={() => void leave.ask(contact)}
+        >
+          <Trash2 size={14} />
+        </IconButton>
+        {leave.dialog}
+      </Table.Cell>
+    </Table.Row>
+  );
+}
+
+interface DayProps {
+  readonly label: string;
+  readonly value: string | null;
+  readonly onChange: (day: string | null) => void;
+}
+
+/** A day, or none for always. */
+export function DayField({ label, value, onChange }: DayProps) {
+  return (
+    <Input
+      type="date"
+      size="sm"
+      h="30px"
+      px="1"
+      fontFamily="mono"
+      fontSize="13px"
+      aria-label={label}
+      value={value ?? ''}
+      bg="transparent"
+      borderColor="transparent"
+      color={value ? undefined : 'quiet'}
+      _hover={{ borderColor: 'hairline' }}
+      onChange={(event) => onChange(event.currentTarget.value || null)}
+    />
+  );
+}
+
+function AddContact() {
+  const [name, setName] = useState('');
+  const [number, setNumber] = useState('');
+  return (
+    <AddRow
+      list={list}
+      label="Add contact"
+      isReady={name.trim() !== '' && number.trim() !== ''}
+      body={() => ({ name, number })}
+      onAdded={() => {
+        setName('');
+        setNumber('');
+      }}
+    >
+      <NewField label="Name of a new contact" placeholder="Name" value={name} most={longestName} onChange={setName} />
+      <NewField
+        label="Number of a new contact"
+        placeholder="+1 207 555 0190"
+        value={number}
+        most={24}
+        onChange={setNumber}
+      />
+    </AddRow>
+  );
+}

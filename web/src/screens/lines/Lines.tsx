@@ -1,0 +1,169 @@
+import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { longestName, showPhoneNumber } from '@locutor/core/directory';
+import { Plus } from 'lucide-react';
+import { useState, type FormEvent } from 'react';
+import { useSWRConfig } from 'swr';
+import { api, wordsOf } from '../../api/client';
+import { useAllHours, useLines, type KeptLine } from '../../api/resources';
+import { baseOf } from '../../app/lineAt';
+import { useDraft } from '../../draft/DraftProvider';
+import { InlineSelect } from '../../parts/InlineSelect';
+import { Lamp } from '../../parts/Lamp';
+import { RowSavingNote } from '../../parts/RowSavingNote';
+import { ScreenHead } from '../../parts/ScreenHead';
+import { useRowDraft } from '../../parts/useRowDraft';
+import { CellField } from '../directory/CellField';
+import { DayField } from '../directory/Contacts';
+import { NumberField } from '../directory/NumberField';
+
+const list = '/api/lines';
+
+/** The lines of the business: each with its number, its hours and an attendant of its own. */
+export default function Lines() {
+  const { data: lines = [] } = useLines();
+  return (
+    <Box pb="8">
+      <ScreenHead title="Lines" />
+      <Box px="6" maxW="900px">
+        <Text color="quiet">
+          Each line has an attendant of its own. A step of one can hand callers over to another; people, boxes and
+          greetings are shared by all.
+        </Text>
+        <Box as="ul" listStyleType="none" mt="3">
+          {lines.map((line) => (
+            <LineRow key={line.id} kept={line} lines={lines} />
+          ))}
+        </Box>
+        <AddLine lines={lines} />
+      </Box>
+    </Box>
+  );
+}
+
+function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: readonly KeptLine[] }) {
+  const { line } = useDraft();
+  const { data: hours = [] } = useAllHours();
+  const { row, change, ...saving } = useRowDraft(list, kept);
+  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
+  return (
+    <Box as="li" borderTopWidth="1px" borderColor="hairline" py="3" aria-label={kept.name}>
+      <Flex align="center" gap="3" wrap="wrap">
+        <Lamp isOn={Boolean(kept.onAirVersionId)} />
+        <Box w="220px">
+          <CellField
+            label={`Name of the line ${kept.name}`}
+            value={row.name}
+            most={longestName}
+            onChange={(name) => change({ name })}
+          />
+        </Box>
+        <NumberField
+          label={`Number of the line ${kept.name}`}
+          value={row.number}
+          onChange={(number) => number && change({ number })}
+        />
+        <Text color="quiet" fontSize="13px">
+          {kept.onAirVersionId ? 'on air' : 'nothing on air yet'}
+        </Text>
+        {kept.id !== line.id && (
+          <Text asChild ml="auto" color="petrol.fg" fontWeight="500">
+            <a href={`${baseOf(kept, lines)}/script`}>Open its script</a>
+          </Text>
+        )}
+      </Flex>
+      <Flex align="center" gap="2" mt="1" wrap="wrap" fontSize="13px">
+        Keeps the hours{' '}
+        <InlineSelect
+          label={`Hours of the line ${kept.name}`}
+          value={row.hoursId}
+          choices={hours.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(hoursId) => change({ hoursId: hoursId as KeptLine['hoursId'] })}
+        />{' '}
+        in the time zone {row.timeZone}. In service from
+        <DayField
+          label={`First day in service of the line ${kept.name}`}
+          value={row.serviceFrom}
+          onChange={(serviceFrom) => change({ serviceFrom })}
+        />
+        until
+        <DayField
+          label={`Last day in service of the line ${kept.name}`}
+          value={row.serviceUntil}
+          onChange={(serviceUntil) => change({ serviceUntil })}
+        />
+      </Flex>
+      {isRefused && <RowSavingNote {...saving} />}
+    </Box>
+  );
+}
+
+function AddLine({ lines }: { readonly lines: readonly KeptLine[] }) {
+  const { line } = useDraft();
+  const { mutate } = useSWRConfig();
+  const [name, setName] = useState('');
+  const [number, setNumber] = useState('');
+  const [copyOf, setCopyOf] = useState('none');
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    try {
+      const body = { name, number, timeZone: line.timeZone, ...(copyOf === 'none' ? {} : { copyOf }) };
+      await api(list, { method: 'POST', body });
+      await Promise.all([mutate(list), mutate('/api/hours')]);
+      setName('');
+      setNumber('');
+      setProblem(null);
+    } catch (error) {
+      setProblem(wordsOf(error));
+    }
+  };
+  return (
+    <Box asChild mt="4" pt="3" borderTopWidth="1px" borderColor="hairline">
+      <form onSubmit={(event) => void add(event)}>
+        <Flex gap="2" align="center" wrap="wrap">
+          <Input
+            size="sm"
+            w="200px"
+            bg="sheet"
+            aria-label="Name of a new line"
+            placeholder="Storage shed"
+            maxLength={longestName}
+            value={name}
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
+          <Input
+            size="sm"
+            w="180px"
+            bg="sheet"
+            fontFamily="mono"
+            aria-label="Number of a new line"
+            placeholder={showPhoneNumber('+12075550155')}
+            maxLength={24}
+            value={number}
+            onChange={(event) => setNumber(event.currentTarget.value)}
+          />
+          <span>
+            begins{' '}
+            <InlineSelect
+              label="What a new line begins with"
+              value={copyOf}
+              choices={[
+                { value: 'none', label: 'with one menu' },
+                ...lines.map((each) => ({ value: each.id, label: `as a copy of ${each.name}` })),
+              ]}
+              onChange={setCopyOf}
+            />
+          </span>
+          <Button size="sm" type="submit" variant="outline" bg="sheet" disabled={!name.trim() || !number.trim()}>
+            <Plus size={14} aria-hidden /> Add line
+          </Button>
+        </Flex>
+        {problem && (
+          <Text role="alert" mt="1" fontWeight="500">
+            {problem}
+          </Text>
+        )}
+      </form>
+    </Box>
+  );
+}

@@ -1,0 +1,78 @@
+import type { Attendant, Names } from '@locutor/core/line';
+import type { TimeMapLayout } from '@locutor/core/paths';
+import { useEffect } from 'react';
+import { createPortal } from 'react-dom';
+import { paperColours } from './colours';
+import { drawingHeight, labelPx, MapDrawing, MapLabels, rowPx } from './MapDrawing';
+
+export type Paper = 'A4' | 'Letter';
+
+/** What is left of a sheet lying on its side, inside its margins, in mm. */
+const inside: Readonly<Record<Paper, { readonly width: number; readonly height: number }>> = {
+  A4: { width: 273, height: 186 },
+  Letter: { width: 255, height: 191 },
+};
+const headMm = 10;
+
+interface Props {
+  readonly paper: Paper;
+  readonly layout: TimeMapLayout;
+  readonly attendant: Attendant;
+  readonly names: Names;
+  readonly title: string;
+  readonly onDone: () => void;
+}
+
+/** The map on sheets of paper, as wide as fits and on as many as it takes; opens the browser's print dialog. */
+export function PrintSheets({ paper, layout, attendant, names, title, onDone }: Props) {
+  const { width, height } = inside[paper];
+  const drawnPx = labelPx + layout.width;
+  const mmPerPx = width / drawnPx;
+  const rowsPerSheet = Math.max(4, Math.floor(((height - headMm) / mmPerPx - drawingHeight(0)) / rowPx));
+  const sheets = Array.from({ length: Math.ceil(layout.rows.length / rowsPerSheet) }, (_, index) =>
+    layout.rows.slice(index * rowsPerSheet, (index + 1) * rowsPerSheet),
+  );
+  useEffect(() => {
+    window.addEventListener('afterprint', onDone);
+    const timer = setTimeout(() => window.print(), 50);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('afterprint', onDone);
+    };
+  }, [onDone]);
+  return createPortal(
+    <div id="print-sheets">
+      <style>{`
+        @page { size: ${paper} landscape; margin: 12mm; }
+        @media screen { #print-sheets { display: none; } }
+        @media print {
+          body > *:not(#print-sheets) { display: none !important; }
+          #print-sheets { display: block; background: white; }
+          #print-sheets section { break-after: page; width: ${width}mm; height: ${height}mm; overflow: hidden; }
+          #print-sheets section:last-child { break-after: auto; }
+        }
+      `}</style>
+      {sheets.map((rows, index) => (
+        <section key={index}>
+          <div style={{ height: `${headMm}mm`, color: paperColours.ink, display: 'flex', fontSize: '11pt' }}>
+            <b>{title}</b>
+            <span style={{ marginLeft: 'auto' }}>
+              Sheet {index + 1} of {sheets.length}
+            </span>
+          </div>
+          <svg
+            width={`${width}mm`}
+            height={`${drawingHeight(rows.length) * mmPerPx}mm`}
+            viewBox={`0 0 ${drawnPx} ${drawingHeight(rows.length)}`}
+          >
+            <g transform={`translate(${labelPx} 0)`}>
+              <MapDrawing layout={layout} rows={rows} attendant={attendant} names={names} colours={paperColours} />
+            </g>
+            <MapLabels layout={layout} rows={rows} attendant={attendant} colours={paperColours} />
+          </svg>
+        </section>
+      ))}
+    </div>,
+    document.body,
+  );
+}
