@@ -47,7 +47,6 @@ await picture('today-dark', '/today', { colorScheme: 'dark' });
 await picture('today-phone', '/today', { size: { width: 390, height: 800 } });
 await picture('script', '/script', { before: call });
 await picture('script-dark', '/script/sheet:repairs', { colorScheme: 'dark' });
-await picture('announcement', '/script/sheet:fuel');
 await picture('hours', '/hours');
 await picture('greetings', '/greetings', {
   before: async (page) => {
@@ -55,7 +54,40 @@ await picture('greetings', '/greetings', {
     await page.getByRole('region', { name: 'Greeting' }).waitFor();
   },
 });
-await picture('directory-people', '/directory/people');
+await picture('script-side-by-side', '/script/sheet:welcome?beside=sheet:afterHours');
+await picture('script-sentence', '/script/sheet:welcome', {
+  before: async (page) => {
+    await page.getByLabel('What key 5, step 1 does').selectOption('ringOutside');
+    await page.getByRole('button', { name: 'More for key 5, step 1' }).click();
+    await page.getByRole('menuitem', { name: 'Duplicate' }).waitFor();
+  },
+});
+await picture('time-map', '/time-map', {
+  before: async (page) => {
+    await page.getByRole('button', { name: 'Close the handset' }).click();
+    await page.waitForTimeout(1500);
+  },
+});
+await picture('directory-people', '/directory/people', {
+  before: async (page) => {
+    await page.getByRole('button', { name: 'More about Cormac Adeyemi' }).click();
+  },
+});
+await picture('directory-take-in', '/directory/take-in', {
+  before: async (page) => {
+    const rows = [
+      'Name\tExtension\tE-mail\tMobile',
+      'Noor Haldane\t212\tnoor.haldane@larkspurcove.example\t+1 207 555 0112',
+      'Pia Renner\t\tpia@larkspurcove.example\t207 555 0113',
+      'Pia Renner\t240',
+      '=HYPERLINK("x")\t241',
+      'Effie Brannigan\t213',
+      'Otto Lund\t204\tnowhere',
+    ];
+    await page.getByLabel('Rows from a spreadsheet, or contact cards').fill(rows.join('\n'));
+  },
+});
+await picture('directory-extensions', '/directory/extensions');
 await picture('directory-boxes', '/directory/boxes');
 await picture('messages', '/messages');
 await picture('on-air', '/on-air', {

@@ -152,6 +152,7 @@ test('a second line has its own script; people keep hours of their own', async (
   await page.goto(`${server.url}/hours`);
   await page.getByRole('button', { name: 'Other hours, for people' }).click();
   await page.getByLabel('Name of these hours').fill('Summer staff');
+  await page.getByLabel('Name of these hours').blur();
   await page.getByLabel('Working on Sunday').fill('9-12');
   await page.getByLabel('Working on Sunday').press('Enter');
   await expect(page.getByLabel('Which hours are shown')).toContainText('Summer staff');

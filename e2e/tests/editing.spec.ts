@@ -49,18 +49,18 @@ test('an announcement is added and removed; one that is used is replaced first',
   await page.getByRole('menuitem', { name: 'Remove Regatta' }).click();
   await expect(page.getByRole('link', { name: 'Regatta' })).toBeHidden();
 
-  await page.getByRole('link', { name: 'Fuel dock', exact: true }).click();
+  await page.getByRole('link', { name: 'Announcement Fuel dock', exact: true }).click();
   await page.getByRole('button', { name: 'More for Fuel dock' }).click();
   await page.getByRole('menuitem', { name: 'Remove Fuel dock' }).click();
   const dialog = page.getByRole('dialog', { name: 'Fuel dock is still used' });
   await expect(dialog).toContainText('Used in Welcome: key 4; After hours: key 3.');
   await dialog.getByLabel('What is put in its place').selectOption('Where we are');
   await dialog.getByRole('button', { name: 'Replace and remove' }).click();
-  await expect(page.getByRole('link', { name: 'Fuel dock', exact: true })).toBeHidden();
-  await page.getByRole('link', { name: 'Welcome', exact: true }).click();
-  await expect(page.getByLabel('Sheet of key 4, step 1')).toHaveValue('sheet:whereWeAre');
+  await expect(page.getByRole('link', { name: 'Announcement Fuel dock', exact: true })).toBeHidden();
+  await page.getByRole('link', { name: 'Menu Welcome', exact: true }).click();
+  await expect(page.getByLabel('Sheet of key 4, step 1', { exact: true })).toHaveValue('sheet:whereWeAre');
   await page.getByRole('button', { name: 'Undo: remove Fuel dock' }).click();
-  await expect(page.getByRole('link', { name: 'Fuel dock', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Announcement Fuel dock', exact: true })).toBeVisible();
 });
 
 test('the draft goes on air, differs when changed, and the earlier version is put back', async ({ page, server }) => {

@@ -47,7 +47,8 @@ test('the French menu speaks French, and back leads back', async ({ page, server
   await spoken;
   await expect(heard(page)).toContainText('Pour les réparations, appuyez sur 2.');
   await page.keyboard.press('9');
-  await expect(heard(page).getByText('Thank you for calling Larkspur Cove Boatyard.')).toHaveCount(2);
+  await expect(heard(page).getByText('You press 9')).toHaveCount(2);
+  await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
 });
 
 test('a blocked number is let go, a slip holder goes straight to moorings', async ({ page, server }) => {

@@ -7,15 +7,16 @@ test.describe('a new user, from nothing', () => {
     await startLine(page, server);
     // The welcome has keys 1, 2 and 0 already. A second level with a path that is written once.
     await page.getByRole('button', { name: 'Menu', exact: true }).click();
+    await expect(page.getByLabel('Name of the menu')).toHaveValue('New menu');
     await page.getByLabel('Name of the menu').fill('Repairs');
-    await page.getByLabel('Opening words').fill('Repairs.');
+    await page.getByRole('textbox', { name: 'Opening words' }).fill('Repairs.');
     await page.getByRole('button', { name: 'Add a step to silence' }).click();
     await page.getByRole('button', { name: 'Add a step to silence' }).click();
     await page.getByRole('button', { name: 'More for silence, step 1' }).click();
     await page.getByRole('menuitem', { name: 'Give this path a name, to use it elsewhere' }).click();
     await page.getByLabel('Name of the path').fill('Workshop');
     await expect(page.getByText('Followed in Repairs: silence.')).toBeVisible();
-    await page.getByRole('link', { name: 'Repairs' }).click();
+    await page.getByRole('link', { name: 'Menu Repairs' }).click();
     await page.getByRole('button', { name: 'Add a step to wrong keys' }).click();
     await page.getByLabel('What wrong keys, step 1 does').selectOption('followPath');
     for (const [key, label] of [
@@ -28,12 +29,12 @@ test.describe('a new user, from nothing', () => {
       await page.getByRole('button', { name: `Add a step to key ${key}` }).click();
       await page.getByLabel(`What key ${key}, step 1 does`).selectOption('followPath');
     }
-    await page.getByRole('link', { name: 'Welcome', exact: true }).click();
+    await page.getByRole('link', { name: 'Menu Welcome', exact: true }).click();
     await page.getByRole('button', { name: 'Add key 3' }).click();
     await page.keyboard.type('repairs');
     await page.getByRole('button', { name: 'Add a step to key 3' }).click();
     await page.getByLabel('What key 3, step 1 does').selectOption('goTo');
-    await page.getByLabel('Sheet of key 3, step 1').selectOption('Repairs');
+    await page.getByLabel('Sheet of key 3, step 1', { exact: true }).selectOption('Repairs');
     await expect(page.getByRole('banner')).toContainText('Proof clean');
     await saved(page);
     await callAt(page, '2026-11-23T10:00');
@@ -103,12 +104,14 @@ test('a whole menu is duplicated, cut and pasted; two sheets are written side by
   await expect(page.getByRole('link', { name: 'Repairs and haul-out 2' })).toBeHidden();
   await page.getByRole('button', { name: 'Paste Repairs and haul-out 2' }).click();
   await expect(page.getByRole('link', { name: 'Repairs and haul-out 2' })).toBeVisible();
-  await page.getByRole('link', { name: 'Welcome', exact: true }).click();
+  await page.getByRole('link', { name: 'Menu Welcome', exact: true }).click();
+  await expect(page.getByLabel('Name of the menu')).toHaveValue('Welcome');
   await page.getByLabel('Which sheet is beside this one').selectOption('After hours');
   const names = page.getByLabel('Name of the menu');
   await expect(names).toHaveCount(2);
-  await page.getByLabel('Opening words').nth(1).fill('We are closed.');
-  await expect(page.getByLabel('Opening words').first()).toHaveValue('Thank you for calling Larkspur Cove Boatyard.');
+  const words = page.getByRole('textbox', { name: 'Opening words' });
+  await words.nth(1).fill('We are closed.');
+  await expect(words.first()).toHaveValue('Thank you for calling Larkspur Cove Boatyard.');
   await saved(page);
 });
 

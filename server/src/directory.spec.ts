@@ -164,7 +164,8 @@ describe('hours', () => {
       status: 409,
       body: { uses: ['Noor Haldane'] },
     });
-    await ask('patch', `/api/hours/${dock.id}`, { revision: 1, name: 'Dock' });
+    const renamed = await ask('put', `/api/hours/${dock.id}`, { revision: 1, name: 'Dock', periods: [open], week });
+    expect(renamed.body).toMatchObject({ name: 'Dock', revision: 2 });
     await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision + 1, hoursId: null });
     expect((await ask('delete', `/api/hours/${dock.id}`)).status).toBe(204);
     expect((await ask('post', '/api/hours', { name: 'No', periods: [], week })).status).toBe(422);

@@ -119,9 +119,9 @@ class Teller {
           break;
         case 'back': {
           const inMenu = this.menus.at(-1) === this.sheet;
-          const previous = this.menus.at(inMenu ? -2 : -1);
+          const previous = this.menus.at(inMenu && this.menus.length > 1 ? -2 : -1);
           if (!previous) break;
-          if (inMenu) this.menus.pop();
+          if (inMenu && this.menus.length > 1) this.menus.pop();
           this.enter(previous);
           break;
         }

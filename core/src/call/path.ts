@@ -167,11 +167,11 @@ export function enterSheet(run: Run, sheetId: SheetId): Taken {
   return 'waits';
 }
 
-/** From a menu to the one before it, from an announcement to the menu it was reached from. */
+/** From a menu to the one before it, or to its own beginning; from an announcement to the menu it was reached from. */
 function goBack(run: Run): Taken {
   const { state } = run;
   const isInMenu = state.menus.at(-1) === state.sheetId;
-  const menus = isInMenu ? state.menus.slice(0, -1) : state.menus;
+  const menus = isInMenu && state.menus.length > 1 ? state.menus.slice(0, -1) : state.menus;
   const previous = menus.at(-1);
   if (!previous || !lineOf(run).sheets.has(previous)) return 'goesOn';
   state.menus = menus;

@@ -1,6 +1,7 @@
 import {
   answering,
   attendant,
+  closedId,
   closedMoment,
   everybody,
   fuelId,
@@ -270,7 +271,7 @@ describe('going back', () => {
       { ...welcome, options },
       { ...fuel, afterPath: [{ type: 'back' }] },
       inner,
-      { ...closed, silencePath: [{ type: 'back' }, ...bye] },
+      { ...closed, options: [{ key: '*', label: '', readOut: false, path: [{ type: 'back' }] }] },
     ] as Attendant['sheets'],
   });
 
@@ -280,8 +281,11 @@ describe('going back', () => {
     expect(sheets).toEqual([`on ${welcomeId}`, `on ${inner.id}`, `on ${fuelId}`, `on ${inner.id}`, `on ${welcomeId}`]);
   });
 
-  it('goes on where there is no menu before', () => {
-    expect(story(by, { atMs: closedMoment }).slice(-2)).toEqual(['“Bye.”', 'hungUp']);
+  it('leads to the beginning of the menu itself where there is none before, and goes on outside of menus', () => {
+    const caller = [...keysAt([500, '*']), hangUpAt(1000)];
+    const sheets = story(by, { caller, atMs: closedMoment }).filter((each) => each.startsWith('on '));
+    expect(sheets).toEqual([`on ${closedId}`, `on ${closedId}`]);
+    expect(story(answering([{ type: 'back' }, ...bye]))).toEqual(['“Bye.”', 'hungUp']);
   });
 });
 

@@ -69,7 +69,7 @@ export interface GoToStep {
   readonly sheetId: SheetId;
 }
 
-/** Goes back to the menu the caller was in before this one; goes on where there is none. */
+/** Goes back to the menu the caller was in before this one, or says this one again; goes on outside of menus. */
 export interface BackStep {
   readonly type: 'back';
 }

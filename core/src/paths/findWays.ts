@@ -175,7 +175,8 @@ class Finder {
         return this.goTo(step.sheetId, point, growing);
       case 'back': {
         const menus = point.met.filter((id) => findSheet(this.line.attendant, id)?.type === 'menu');
-        const previous = menus.at(menus.at(-1) === point.sheetId ? -2 : -1);
+        const isInMenu = menus.at(-1) === point.sheetId && menus.length > 1;
+        const previous = menus.at(isInMenu ? -2 : -1);
         return previous ? { type: 'again', sheetId: previous } : undefined;
       }
       case 'sayAgain':

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import {
   attendant,
   closedId,
@@ -8,6 +9,7 @@ import {
   message,
   names,
   noor,
+  openMoment,
   priya,
   ringFor,
   script,
@@ -16,7 +18,9 @@ import {
   withAttendant,
 } from '../testing/boatyard';
 import { proofOf } from '../testing/proofOf';
-import { applyEdit, ringDefaults, type Attendant, type Edit, type Path } from '../line';
+import { anyScript } from '../testing/anyScript';
+import { runTrial, type StaffAct } from '../call';
+import { applyEdit, keys, ringDefaults, type Attendant, type Edit, type Path } from '../line';
 import { adviseOn, describeFinding, faultsIn, type RuleName } from '.';
 import { rules } from './rules';
 
@@ -162,5 +166,72 @@ describe('the proof', () => {
     expect(rungFor(35)).toEqual(['ownVoicemail']);
     expect(rungFor(35, true)).toEqual([]);
     expect(line.number).toBe('+12075550140');
+  });
+});
+
+describe('an attendant without faults', () => {
+  const messageLast = (path: Path): Path => [
+    ...path.filter(({ type }) => type !== 'followPath' && type !== 'toLine'),
+    ...message,
+  ];
+  /** Any script, with every path brought to an end and every sheet given words. */
+  const mended = anyScript.map((any) => ({
+    ...any,
+    lines: any.lines.map((each) => ({
+      ...each,
+      attendant: {
+        ...each.attendant,
+        paths: [],
+        answering: {
+          rules: each.attendant.answering.rules.map((rule) => ({ ...rule, path: messageLast(rule.path) })),
+          otherwise: messageLast(each.attendant.answering.otherwise),
+        },
+        sheets: each.attendant.sheets.map((sheet) =>
+          sheet.type === 'menu'
+            ? {
+                ...sheet,
+                openingWords: 'Please choose.',
+                options: sheet.options.map((option) => ({ ...option, path: messageLast(option.path) })),
+                silencePath: messageLast(sheet.silencePath),
+                wrongKeyPath: messageLast(sheet.wrongKeyPath),
+              }
+            : { ...sheet, words: 'Listen.', afterPath: messageLast(sheet.afterPath) },
+        ),
+      },
+    })),
+  }));
+  const presses = fc.array(
+    fc.record({
+      type: fc.constant('press' as const),
+      key: fc.constantFrom(...keys),
+      afterMs: fc.integer({ min: 0, max: 60_000 }),
+    }),
+    { maxLength: 6 },
+  );
+
+  it('never lets a caller run out of a path, whoever answers', () => {
+    fc.assert(
+      fc.property(mended, presses, fc.constantFrom('noAnswer', 'busy'), (any, caller, type) => {
+        const trial = { atMs: openMoment, callerNumber: '+12075550178', caller, staff: () => ({ type }) as StaffAct };
+        const ended = runTrial(any, trial).transcript.at(-1);
+        expect(ended).toMatchObject({ type: 'ended' });
+        expect(ended?.type === 'ended' && ended.reason).not.toBe('pathRanOut');
+        expect(proofOf(any).map(({ rule }) => rule)).not.toContain('pathStops');
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('is read whole whatever is in it', () => {
+    fc.assert(
+      fc.property(anyScript, (any) => {
+        const line = any.lines[0]?.attendant ?? attendant;
+        for (const finding of proofOf(any)) {
+          expect(describeFinding(finding, line, names)).toMatch(/\.$/);
+          expect(adviseOn(finding)).toMatch(/\.$/);
+          if (finding.fix) expect(applyEdit(line, finding.fix)).not.toEqual(line);
+        }
+      }),
+    );
   });
 });

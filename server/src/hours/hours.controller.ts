@@ -1,7 +1,7 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { HoursId } from '@locutor/core/hours';
-import { AddHoursDto, ChangeHoursDto, RenameHoursDto } from './hours.dto';
+import { AddHoursDto, ChangeHoursDto } from './hours.dto';
 import type { HoursEntity } from './hours.entity';
 import { HoursService } from './hours.service';
 
@@ -21,11 +21,6 @@ export class HoursController {
     return this.hours.add(body);
   }
 
-  @Patch(':hoursId')
-  rename(@Param('hoursId') id: HoursId, @Body() body: RenameHoursDto): Promise<HoursEntity> {
-    return this.hours.rename(id, body);
-  }
-
   /** Refused while a line or somebody keeps these hours. */
   @Delete(':hoursId')
   @HttpCode(204)
@@ -38,7 +33,7 @@ export class HoursController {
     return this.hours.get(id);
   }
 
-  /** Replaces the periods and the regular week. Callers notice at once: hours are shared by draft and air. */
+  /** Replaces the periods and the regular week, and the name if one is given. Callers notice at once: hours are shared by draft and air. */
   @Put(':hoursId')
   change(@Param('hoursId') id: HoursId, @Body() body: ChangeHoursDto): Promise<HoursEntity> {
     return this.hours.change(id, body);

@@ -43,22 +43,17 @@ class WeekDto {
   week: WeekSpanDto[];
 }
 
+const nameRule = { name: 'The name of the hours', most: longestPeriodName };
+
 export class ChangeHoursDto extends WeekDto {
   @RevisionField()
   revision: number;
-}
 
-const nameRule = { name: 'The name of the hours', most: longestPeriodName };
+  @TextField({ ...nameRule, optional: true })
+  name?: string;
+}
 
 export class AddHoursDto extends WeekDto {
-  @TextField(nameRule)
-  name: string;
-}
-
-export class RenameHoursDto {
-  @RevisionField()
-  revision: number;
-
   @TextField(nameRule)
   name: string;
 }

@@ -5,8 +5,9 @@ import { Repository } from 'typeorm';
 import { inUse, invalid, notFound } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
 import { UsesService } from '../uses/uses.service';
+import { definedOf } from '../rows/definedOf';
 import { newId } from '../rows/newId';
-import type { AddHoursDto, ChangeHoursDto, RenameHoursDto } from './hours.dto';
+import type { AddHoursDto, ChangeHoursDto } from './hours.dto';
 import { HoursEntity } from './hours.entity';
 
 @Injectable()
@@ -27,10 +28,6 @@ export class HoursService {
     return this.get(id);
   }
 
-  async rename(id: HoursId, { revision, name }: RenameHoursDto): Promise<HoursEntity> {
-    return changeRevision(this.hours, { id }, revision, { name }, (await this.get(id)).name);
-  }
-
   async remove(id: HoursId): Promise<void> {
     const { name } = await this.get(id);
     const uses = await this.uses.ofHours(id);
@@ -45,14 +42,15 @@ export class HoursService {
   }
 
   /** Keeps a changed week; a period that still answers somewhere cannot be left out. */
-  async change(id: HoursId, { revision, periods, week }: ChangeHoursDto): Promise<HoursEntity> {
+  async change(id: HoursId, { revision, name, periods, week }: ChangeHoursDto): Promise<HoursEntity> {
     const before = await this.get(id);
     mustHold({ periods, week });
     for (const gone of before.periods.filter((period) => !periods.some((each) => each.id === period.id))) {
       const uses = await this.uses.of(gone.id);
       if (uses.length > 0) throw inUse(gone.name, uses);
     }
-    return changeRevision(this.hours, { id }, revision, { periods, week }, before.name);
+    const changes: Partial<HoursEntity> = definedOf({ name, periods, week });
+    return changeRevision(this.hours, { id }, revision, changes, before.name);
   }
 }
 

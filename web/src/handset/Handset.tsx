@@ -55,7 +55,7 @@ export function Handset() {
 function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void }) {
   const { line, hours, names, attendant } = useDraft();
   const onAir = useOnAir(line);
-  const scriptOf = useCallScript();
+  const callScript = useCallScript();
   const [which, setWhich] = useState<Which>('draft');
   const [reading, setReading] = useState<string | null>(null);
   const [callerNumber, setCallerNumber] = useState('+1 207 555 0178');
@@ -67,7 +67,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   );
 
   const dial = (): void => {
-    const script = scriptOf(called, which === 'onAir' && onAir ? onAir.greetings : []);
+    const script = callScript.make(called, which === 'onAir' && onAir ? onAir.greetings : []);
     const caller = callerOf(callerNumber);
     const driver = new CallDriver({
       script,
@@ -145,7 +145,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
         maxLength={24}
         onChange={(event) => setCallerNumber(event.currentTarget.value)}
       />
-      <Button mt="5" w="100%" colorPalette="petrol" onClick={dial}>
+      <Button mt="5" w="100%" colorPalette="petrol" disabled={callScript.isLoading} onClick={dial}>
         <Phone size={16} aria-hidden /> Call
       </Button>
       <Text mt="3" fontSize="12.5px" color="quiet">

@@ -4,16 +4,23 @@ import { useCallback } from 'react';
 import { useAllHours, useDirectory, useServerScript } from '../api/resources';
 import { useDraft } from '../draft/DraftProvider';
 
+export interface CallScriptMaker {
+  readonly make: (attendant: Attendant, spoken: readonly Greeting[]) => CallScript;
+  /** While the other lines have not come yet, to which this one may hand over. */
+  readonly isLoading: boolean;
+}
+
 /**
  * Makes what a call to this line goes by: the attendant given, with the directory as it is here and now. The function
  * stays the same until something in it changes.
  */
-export function useCallScript(): (attendant: Attendant, spoken: readonly Greeting[]) => CallScript {
+export function useCallScript(): CallScriptMaker {
   const { line, hours } = useDraft();
   const directory = useDirectory();
   const allHours = useAllHours().data;
-  const lines = useServerScript(line.id).data?.lines;
-  return useCallback(
+  const { data: server, isLoading } = useServerScript(line.id);
+  const lines = server?.lines;
+  const make = useCallback<CallScriptMaker['make']>(
     (attendant, spoken) => {
       const { people, boxes, contacts, callerLists, greetings } = directory;
       const others = (lines ?? []).filter(({ id }) => id !== line.id);
@@ -30,4 +37,5 @@ export function useCallScript(): (attendant: Attendant, spoken: readonly Greetin
     },
     [line, hours, directory, allHours, lines],
   );
+  return { make, isLoading };
 }

@@ -10,10 +10,11 @@ import { saveFile } from '../../parts/saveFile';
 import { useRowDraft } from '../../parts/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
+import { fits } from './fits';
 import { NewField } from './NewField';
 import { PersonDetails } from './PersonDetails';
 import { RowTable } from './RowTable';
-import { fits, SearchField } from './SearchField';
+import { SearchField } from './SearchField';
 import { useLeave } from './useLeave';
 import { UsesCell } from './UsesCell';
 

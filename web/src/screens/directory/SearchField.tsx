@@ -1,5 +1,4 @@
 import { Input } from '@chakra-ui/react';
-import { folded } from '@locutor/core/line';
 
 interface Props {
   readonly label: string;
@@ -21,12 +20,4 @@ export function SearchField({ label, value, onChange }: Props) {
       onChange={(event) => onChange(event.currentTarget.value)}
     />
   );
-}
-
-/** Whether any of the texts contains what is searched for; every word of it must be somewhere. */
-export function fits(search: string, ...texts: readonly string[]): boolean {
-  const all = folded(texts.join(' '));
-  return folded(search)
-    .split(' ')
-    .every((word) => all.includes(word));
 }

@@ -11,7 +11,6 @@ import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { newId } from '../../parts/newId';
 import { tellDone, tellProblem } from '../../parts/notices';
-import { useRowDraft } from '../../parts/useRowDraft';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { isTyping } from '../../parts/isTyping';
 import { AnsweringOrder } from './AnsweringOrder';
@@ -57,7 +56,7 @@ function HoursOf({ kept, ownId, all }: Props) {
         </Button>
       </ScreenHead>
       <Box px="6" maxW="980px">
-        <Choice kept={kept} ownId={ownId} all={all} />
+        <Choice kept={hours} ownId={ownId} all={all} onRename={(name) => void change({ ...hours, name })} />
         <Text color="quiet">
           {kept.id === ownId
             ? 'The week is shared by the draft and what is on air: a change here reaches callers at once. What answers is part of the draft, and reaches them when it is put on air.'
@@ -71,7 +70,7 @@ function HoursOf({ kept, ownId, all }: Props) {
 }
 
 /** Which set of hours is shown: the line's own, or others that people keep. */
-function Choice({ kept, ownId, all }: Props) {
+function Choice({ kept, ownId, all, onRename }: Props & { readonly onRename: (name: string) => void }) {
   const { mutate } = useSWRConfig();
   const [, setSearch] = useSearchParams();
   const add = async (): Promise<void> => {
@@ -105,7 +104,7 @@ function Choice({ kept, ownId, all }: Props) {
         choices={all.map(({ id, name }) => ({ value: id, label: id === ownId ? `${name} (this line)` : name }))}
         onChange={(id) => setSearch(id === ownId ? {} : { of: id })}
       />
-      {kept.id !== ownId && <HoursName kept={kept} />}
+      {kept.id !== ownId && <HoursName name={kept.name} onRename={onRename} />}
       {kept.id !== ownId && (
         <Button size="xs" variant="ghost" onClick={() => void remove()}>
           Delete these hours
@@ -118,19 +117,24 @@ function Choice({ kept, ownId, all }: Props) {
   );
 }
 
-function HoursName({ kept }: { readonly kept: KeptHours }) {
-  const { row, change } = useRowDraft('/api/hours', kept);
+/** The name of other hours, kept when the field is left. */
+function HoursName({ name, onRename }: { readonly name: string; readonly onRename: (name: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const keep = (): void => {
+    if (typed?.trim() && typed.trim() !== name) onRename(typed.trim());
+    setTyped(null);
+  };
   return (
-    <>
-      called
+    <Box as="span" onBlur={keep}>
+      called{' '}
       <InlineWords
         label="Name of these hours"
-        value={row.name}
+        value={typed ?? name}
         most={longestPeriodName}
         fontSize="15px"
         minW="120px"
-        onChange={(name) => name.trim() && change({ name })}
+        onChange={setTyped}
       />
-    </>
+    </Box>
   );
 }

@@ -33,7 +33,8 @@ export function useWeek(hours: KeptHours): Week {
       );
       const send = async (): Promise<boolean> => {
         try {
-          const body = { revision: revision.current, periods: next.periods, week: next.week };
+          const { name, periods, week } = next;
+          const body = { revision: revision.current, name, periods, week };
           const saved = await api<KeptHours>(path, { method: 'PUT', body });
           revision.current = saved.revision;
           return true;

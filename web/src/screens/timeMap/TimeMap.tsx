@@ -25,8 +25,8 @@ const zooms = [1, 2, 3, 4, 6, 8, 12, 16, 24, 32, 48];
 export default function TimeMap() {
   const { attendant, names, line } = useDraft();
   const moment = useMoment();
-  const scriptOf = useCallScript();
-  const script = useMemo(() => scriptOf(attendant, []), [scriptOf, attendant]);
+  const { make } = useCallScript();
+  const script = useMemo(() => make(attendant, []), [make, attendant]);
   const { atMs } = moment;
   const lengths = useLengths(attendant, useGreetings());
   const found = useMemo(() => {
@@ -122,7 +122,7 @@ function useMoment() {
         w="190px"
         bg="sheet"
         fontFamily="mono"
-        aria-label="Any moment, by the line’s clock"
+        aria-label="Date and time of the call, by the line’s clock"
         value={reading ?? ''}
         onChange={(event) => setReading(event.currentTarget.value || null)}
       />
