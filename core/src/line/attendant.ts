@@ -53,12 +53,16 @@ export function findSheet(attendant: Attendant, id: SheetId): Sheet | undefined 
   return attendant.sheets.find((sheet) => sheet.id === id);
 }
 
-export function findNamedPath(attendant: Attendant, id: NamedPathId): NamedPath | undefined {
+export function findNamedPath(attendant: Pick<Attendant, 'paths'>, id: NamedPathId): NamedPath | undefined {
   return attendant.paths.find((path) => path.id === id);
 }
 
 /** Whether a path always ends somewhere: some step of it does, or a named path that it follows. */
-export function pathEnds(attendant: Attendant, path: Path, following: readonly NamedPathId[] = []): boolean {
+export function pathEnds(
+  attendant: Pick<Attendant, 'paths'>,
+  path: Path,
+  following: readonly NamedPathId[] = [],
+): boolean {
   return path.some((step) => {
     if (step.type !== 'followPath') return alwaysEnds(step);
     const named = following.includes(step.pathId) ? undefined : findNamedPath(attendant, step.pathId);

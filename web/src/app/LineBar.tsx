@@ -5,7 +5,7 @@ import { ChevronDown, Moon, Phone, Sun, SunMoon } from 'lucide-react';
 import { useTheme } from 'next-themes';
 import { Link } from 'react-router';
 import { useLines, useOnAir } from '../api/resources';
-import { useDraft } from '../draft/DraftProvider';
+import { useDraft, useDraftTools } from '../draft/DraftProvider';
 import { useFindings } from '../draft/useFindings';
 import { useAirDifferences } from '../draft/useAirDifferences';
 import { Lamp } from '../parts/Lamp';
@@ -46,7 +46,7 @@ export function LineBar() {
 
 /** The line being worked on; opens the list of all of them. */
 function LineMenu() {
-  const { line, store } = useDraft();
+  const { line, store } = useDraftTools();
   const { data: lines = [] } = useLines();
   // Another line is another page: what is typed here is saved before it is left.
   const go = (to: string): void => void store.saveNow().finally(() => window.location.assign(to));
@@ -99,7 +99,7 @@ function LineMenu() {
 }
 
 function OnAirSentence() {
-  const { line, hours, names } = useDraft();
+  const { line, hours, names } = useDraftTools();
   const onAir = useOnAir(line);
   const now = useNow(15_000);
   const answering = onAir && answeringNow(onAir.attendant, hours, line.timeZone, names, now);

@@ -1,7 +1,7 @@
 import { Button, CloseButton, Dialog, Portal, Table } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useDraft } from '../draft/DraftProvider';
+import { useDraftTools } from '../draft/DraftProvider';
 import { isTyping } from '../parts/isTyping';
 import { useHandsetDock } from './handsetDock';
 import { screens } from './Navigation';
@@ -23,7 +23,7 @@ export function Shortcuts() {
   const [isOpen, setOpen] = useState(false);
   const goes = useRef(false);
   const navigate = useNavigate();
-  const { store } = useDraft();
+  const { store } = useDraftTools();
   const dock = useHandsetDock();
 
   useEffect(() => {

@@ -1,5 +1,14 @@
 import type { Attendant, Edit, LineId, Names } from '@locutor/core/line';
-import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import {
+  createContext,
+  useContext,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import type { Hours } from '@locutor/core/hours';
 import { api, ApiProblem, wordsOf } from '../api/client';
 import { useHours, useNames, type Draft, type KeptHours, type KeptLine } from '../api/resources';
@@ -22,8 +31,8 @@ export function DraftProvider({ line, children }: { readonly line: KeptLine; rea
   useEffect(() => {
     void openDraft(line.id).then(setStore);
   }, [line.id]);
-  if (!store || !hours) return null;
-  return <Context value={{ store, line, hours, names }}>{children}</Context>;
+  const editing = useMemo(() => store && hours && { store, line, hours, names }, [store, line, hours, names]);
+  return editing ? <Context value={editing}>{children}</Context> : null;
 }
 
 export interface DraftInUse extends DraftSnapshot {
@@ -35,12 +44,31 @@ export interface DraftInUse extends DraftSnapshot {
   readonly edit: (edit: Edit) => void;
 }
 
-/** The draft, as it is now, and how to change it. */
+/** The draft, as it is now, and how to change it: for what shows much of it. Renders at every edit. */
 export function useDraft(): DraftInUse {
+  const tools = useDraftTools();
+  const snapshot = useSyncExternalStore(tools.store.subscribe, tools.store.getSnapshot);
+  return { ...tools, ...snapshot, attendant: snapshot.history.present };
+}
+
+export type DraftTools = Editing & { readonly edit: (edit: Edit) => void };
+
+/** How to change the draft, and what is around it. Does not render when the draft changes. */
+export function useDraftTools(): DraftTools {
   const editing = useContext(Context);
-  if (!editing) throw new Error('useDraft needs a DraftProvider around it');
-  const snapshot = useSyncExternalStore(editing.store.subscribe, editing.store.getSnapshot);
-  return { ...editing, ...snapshot, attendant: snapshot.history.present, edit: editing.store.edit };
+  if (!editing) throw new Error('The draft needs a DraftProvider around it');
+  return { ...editing, edit: editing.store.edit };
+}
+
+/** A part of the attendant; renders only when that part is another one. `select` must give the same for the same. */
+export function useAttendantPart<Part>(select: (attendant: Attendant) => Part): Part {
+  const { store } = useDraftTools();
+  return useSyncExternalStore(store.subscribe, () => select(store.getSnapshot().history.present));
+}
+
+/** The attendant a moment later: for what may be shown after the words being typed, not before them. */
+export function useLateAttendant(): Attendant {
+  return useDeferredValue(useAttendantPart((attendant) => attendant));
 }
 
 async function openDraft(lineId: LineId): Promise<DraftStore> {

@@ -33,6 +33,7 @@ export interface DraftDoors {
   later(ms: number, run: () => void): () => void;
 }
 
+const backUpAfterMs = 40;
 const saveAfterMs = 300;
 const retryAfterMs = 2000;
 
@@ -42,6 +43,7 @@ export class DraftStore {
   private saved: Attendant;
   private underWay: Promise<void> | null = null;
   private cancelTimer: () => void = () => undefined;
+  private cancelBackUp: () => void = () => undefined;
   private readonly listeners = new Set<() => void>();
 
   constructor(
@@ -120,8 +122,17 @@ export class DraftStore {
     if (history === this.snapshot.history) return;
     const stays = this.snapshot.saving.type === 'stale';
     this.set({ history, saving: stays ? this.snapshot.saving : { type: 'saving' } });
-    this.doors.backUp({ revision: this.snapshot.revision, attendant: history.present });
+    this.backUpSoon();
     if (!stays) this.saveSoon(saveAfterMs);
+  }
+
+  /** Not before the letter just typed is painted: writing down a long script takes a while. */
+  private backUpSoon(): void {
+    this.cancelBackUp();
+    this.cancelBackUp = this.doors.later(backUpAfterMs, () => {
+      if (!this.isSaved())
+        this.doors.backUp({ revision: this.snapshot.revision, attendant: this.snapshot.history.present });
+    });
   }
 
   private saveSoon(ms: number): void {

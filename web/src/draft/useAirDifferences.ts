@@ -1,11 +1,12 @@
 import { differences, greetingsUsed, isSame, type Difference } from '@locutor/core/line';
 import { useMemo } from 'react';
 import { useGreetings, useOnAir } from '../api/resources';
-import { useDraft } from './DraftProvider';
+import { useDraftTools, useLateAttendant } from './DraftProvider';
 
 /** How the draft differs from what is on air; `first` when nothing is, `same` when nothing differs. */
 export function useAirDifferences(): 'first' | 'same' | readonly (Difference | { readonly type: 'greetings' })[] {
-  const { line, attendant } = useDraft();
+  const { line } = useDraftTools();
+  const attendant = useLateAttendant();
   const onAir = useOnAir(line);
   const greetings = useGreetings();
   return useMemo(() => {

@@ -7,8 +7,9 @@ import { mutate } from 'swr';
 import { api } from '../api/client';
 import { useOnAir } from '../api/resources';
 import { useHandsetDock } from '../app/handsetDock';
-import { useDraft } from '../draft/DraftProvider';
+import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { InlineSelect } from '../parts/InlineSelect';
+import { answeringPartOf } from '../draft/answeringPart';
 import { isTyping } from '../parts/isTyping';
 import { useNow } from '../parts/useNow';
 import { CallDriver } from './callDriver';
@@ -53,7 +54,8 @@ export function Handset() {
 }
 
 function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void }) {
-  const { line, hours, names, attendant } = useDraft();
+  const { line, hours, names, store } = useDraftTools();
+  const attendant = useAttendantPart(answeringPartOf);
   const onAir = useOnAir(line);
   const callScript = useCallScript();
   const [which, setWhich] = useState<Which>('draft');
@@ -67,6 +69,8 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   );
 
   const dial = (): void => {
+    // What was typed a moment ago is called too.
+    const called = which === 'onAir' && onAir ? onAir.attendant : store.getSnapshot().history.present;
     const script = callScript.make(called, which === 'onAir' && onAir ? onAir.greetings : []);
     const caller = callerOf(callerNumber);
     const driver = new CallDriver({
@@ -157,7 +161,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
 }
 
 function Call({ driver, onAgain }: { readonly driver: CallDriver; readonly onAgain: () => void }) {
-  const { names } = useDraft();
+  const { names } = useDraftTools();
   const view = useSyncExternalStore(driver.subscribe, driver.getView);
   const isOver = view.state.phase.type === 'ended';
   useEffect(() => () => driver.hangUp(), [driver]);

@@ -2,7 +2,7 @@ import type { CallScript } from '@locutor/core/call';
 import type { Attendant, Greeting } from '@locutor/core/line';
 import { useCallback } from 'react';
 import { useAllHours, useDirectory, useServerScript } from '../api/resources';
-import { useDraft } from '../draft/DraftProvider';
+import { useDraftTools } from '../draft/DraftProvider';
 
 export interface CallScriptMaker {
   readonly make: (attendant: Attendant, spoken: readonly Greeting[]) => CallScript;
@@ -15,7 +15,7 @@ export interface CallScriptMaker {
  * stays the same until something in it changes.
  */
 export function useCallScript(): CallScriptMaker {
-  const { line, hours } = useDraft();
+  const { line, hours } = useDraftTools();
   const directory = useDirectory();
   const allHours = useAllHours().data;
   const { data: server, isLoading } = useServerScript(line.id);

@@ -2,7 +2,9 @@ import { useDroppable } from '@dnd-kit/core';
 import { Box, Button } from '@chakra-ui/react';
 import { alwaysEnds, mostSteps, pathEnds, slotKey, type Path, type Slot, type Step } from '@locutor/core/line';
 import { ClipboardPaste, Plus } from 'lucide-react';
-import { useDraft } from '../draft/DraftProvider';
+import { memo } from 'react';
+import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
+import { namedPathsOf } from './namedPaths';
 import { useClipboard } from './clipboard';
 import { withStep, withSteps } from './pathChanges';
 import { StepPhrase } from './StepPhrase';
@@ -16,12 +18,13 @@ interface Props {
 }
 
 /** A path as a sentence, each emphasised part a control in place. */
-export function PathSentence({ slot, path, of }: Props) {
-  const { attendant, edit } = useDraft();
+export const PathSentence = memo(function PathSentence({ slot, path, of }: Props) {
+  const { edit } = useDraftTools();
+  const paths = useAttendantPart(namedPathsOf);
   const newStep = useNewStep();
   const clip = useClipboard();
   const set = (next: Path): void => edit({ type: 'setPath', slot, path: next });
-  const isOpen = !pathEnds(attendant, path) && path.length < mostSteps;
+  const isOpen = !pathEnds({ paths }, path) && path.length < mostSteps;
   const { setNodeRef, isOver } = useDroppable({
     id: `${slotKey(slot)}#end`,
     data: { type: 'step', slot, index: path.length },
@@ -72,6 +75,11 @@ export function PathSentence({ slot, path, of }: Props) {
       </span>
     </Box>
   );
+}, isSamePath);
+
+/** Slots are made anew at every render of a sheet; what they name counts. */
+function isSamePath(before: Props, after: Props): boolean {
+  return before.path === after.path && before.of === after.of && slotKey(before.slot) === slotKey(after.slot);
 }
 
 /** First somebody is rung, then a message is taken. */

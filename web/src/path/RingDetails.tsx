@@ -13,7 +13,7 @@ import {
 } from '@locutor/core/line';
 import type { ReactNode } from 'react';
 import { useContacts, useGreetings, usePeople } from '../api/resources';
-import { useDraft } from '../draft/DraftProvider';
+import { useDraftTools } from '../draft/DraftProvider';
 import { InlineNumber } from '../parts/InlineNumber';
 import { InlineSelect } from '../parts/InlineSelect';
 import { InlineWords } from '../parts/InlineWords';
@@ -146,7 +146,7 @@ interface WhoProps {
 
 /** An outside contact of the directory, or a number typed in place. */
 function OutsideWho({ to, of, onChange }: WhoProps) {
-  const { line } = useDraft();
+  const { line } = useDraftTools();
   const contacts = useContacts();
   const choose = (value: string): void => {
     const contact = contacts.find(({ id }) => id === value);

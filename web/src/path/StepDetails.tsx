@@ -4,13 +4,15 @@ import { longestRingSeconds, secondsPerRing, shortestRingSeconds, type Step } fr
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useLines } from '../api/resources';
-import { useDraft } from '../draft/DraftProvider';
+import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { InlineNumber } from '../parts/InlineNumber';
 import { InlineSelect } from '../parts/InlineSelect';
 import { asChoices } from './asChoices';
 import { HandOverDetails, RingDetails, RingOutsideDetails } from './RingDetails';
 import { MessageDetails } from './MessageDetails';
+import { namedPathsOf } from './namedPaths';
 import { SayDetails } from './SayDetails';
+import { sheetChoicesOf } from './sheetChoices';
 import { StepWords } from './StepWords';
 
 export interface DetailProps<Kind extends Step = Step> {
@@ -107,13 +109,13 @@ function Seconds({ step, of, onChange }: DetailProps<Extract<Step, { type: 'sear
 }
 
 function GoToDetails({ step, of, onChange }: DetailProps<Extract<Step, { type: 'goTo' }>>) {
-  const { attendant } = useDraft();
+  const sheets = useAttendantPart(sheetChoicesOf);
   return (
     <>
       <InlineSelect
         label={`Sheet of ${of}`}
         value={step.sheetId}
-        choices={asChoices(attendant.sheets)}
+        choices={sheets}
         onChange={(value) => onChange({ ...step, sheetId: value as typeof step.sheetId })}
       />
       <Follow to={`/script/${step.sheetId}`} label={`Open the sheet of ${of}`} />
@@ -122,13 +124,13 @@ function GoToDetails({ step, of, onChange }: DetailProps<Extract<Step, { type: '
 }
 
 function FollowDetails({ step, of, onChange }: DetailProps<Extract<Step, { type: 'followPath' }>>) {
-  const { attendant } = useDraft();
+  const paths = useAttendantPart(namedPathsOf);
   return (
     <>
       <InlineSelect
         label={`Path of ${of}`}
         value={step.pathId}
-        choices={asChoices(attendant.paths)}
+        choices={asChoices(paths)}
         onChange={(value) => onChange({ ...step, pathId: value as typeof step.pathId })}
       />
       <Follow to={`/script/${step.pathId}`} label={`Open the path of ${of}`} />
@@ -137,7 +139,7 @@ function FollowDetails({ step, of, onChange }: DetailProps<Extract<Step, { type:
 }
 
 function LineDetails({ step, of, onChange }: DetailProps<Extract<Step, { type: 'toLine' }>>) {
-  const { line } = useDraft();
+  const { line } = useDraftTools();
   const lines = useLines().data ?? [];
   return (
     <InlineSelect

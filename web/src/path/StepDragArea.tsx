@@ -10,7 +10,7 @@ import {
 } from '@dnd-kit/core';
 import { pathAt, slotKey, type Key, type SheetId, type Slot } from '@locutor/core/line';
 import type { ReactNode } from 'react';
-import { useDraft } from '../draft/DraftProvider';
+import { useDraftTools } from '../draft/DraftProvider';
 import { stepToOtherPath, withStepMoved } from './pathChanges';
 
 /** What is dragged, and what it can be dropped on. */
@@ -34,11 +34,18 @@ const silent: Announcements = {
   onDragCancel: () => 'Left where it was.',
 };
 
+// What the drag area is given stays the same from render to render; otherwise everything in it would render too.
+/** A short pull is a click on the handle, which opens its menu. Keys move steps without dragging. */
+const pull = { activationConstraint: { distance: 6 } };
+const accessibility = {
+  announcements: silent,
+  screenReaderInstructions: { draggable: 'Opens what can be done with it; Alt and the arrow keys move it.' },
+};
+
 /** Lets steps be dragged within a path and from one path to another, and options within a menu. */
 export function StepDragArea({ children }: { readonly children: ReactNode }) {
-  const { attendant, edit } = useDraft();
-  // A short pull is a click on the handle, which opens its menu. Keys move steps without dragging.
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const { store, edit } = useDraftTools();
+  const sensors = useSensors(useSensor(PointerSensor, pull));
   const drop = ({ active, over }: DragEndEvent): void => {
     const from = active.data.current as Dragged | undefined;
     const to = over?.data.current as Dragged | undefined;
@@ -48,6 +55,7 @@ export function StepDragArea({ children }: { readonly children: ReactNode }) {
       return edit({ type: 'reorderKey', sheetId: from.sheetId, key: from.key, toIndex: to.index });
     }
     if (to.type !== 'step') return;
+    const attendant = store.getSnapshot().history.present;
     const path = pathAt(attendant, from.slot) ?? [];
     if (slotKey(from.slot) === slotKey(to.slot)) {
       const moved = withStepMoved(path, from.index, Math.min(to.index, path.length - 1));
@@ -59,15 +67,7 @@ export function StepDragArea({ children }: { readonly children: ReactNode }) {
     if (change) edit(change);
   };
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={sameKind}
-      onDragEnd={drop}
-      accessibility={{
-        announcements: silent,
-        screenReaderInstructions: { draggable: 'Opens what can be done with it; Alt and the arrow keys move it.' },
-      }}
-    >
+    <DndContext sensors={sensors} collisionDetection={sameKind} onDragEnd={drop} accessibility={accessibility}>
       {children}
     </DndContext>
   );

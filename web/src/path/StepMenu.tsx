@@ -4,7 +4,7 @@ import { EllipsisVertical } from 'lucide-react';
 import { useState, type HTMLAttributes } from 'react';
 import { useNavigate } from 'react-router';
 import { useGreetings } from '../api/resources';
-import { useDraft } from '../draft/DraftProvider';
+import { useDraftTools } from '../draft/DraftProvider';
 import { newId } from '../parts/newId';
 import { useClipboard } from './clipboard';
 
@@ -143,7 +143,7 @@ function OwnItems({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
 
 /** Makes the whole path one with a name, to be followed from other places too. */
 function GiveNameItem({ path, onPath }: Pick<Props, 'path' | 'onPath'>) {
-  const { edit } = useDraft();
+  const { edit } = useDraftTools();
   const navigate = useNavigate();
   const give = (): void => {
     const id = newId(namedPathId);

@@ -4,9 +4,10 @@ import { Box } from '@chakra-ui/react';
 import { sheetOfSlot, slotKey, type Path, type Slot, type Step, type StepType } from '@locutor/core/line';
 import type { KeyboardEvent } from 'react';
 import { useLines } from '../api/resources';
-import { useDraft } from '../draft/DraftProvider';
+import { useAttendantPart } from '../draft/DraftProvider';
 import { InlineSelect, type Choice } from '../parts/InlineSelect';
 import { putOnClipboard, clipNow } from './clipboard';
+import { namedPathsOf } from './namedPaths';
 import { withoutStep, withStepMoved, withSteps } from './pathChanges';
 import { StepDetails } from './StepDetails';
 import { StepMenu, type StepAct } from './StepMenu';
@@ -112,14 +113,14 @@ function onStepKey(event: KeyboardEvent, act: (what: StepAct) => void): void {
 
 /** What a step can become here: only what there is something to lead to. */
 function useStepChoices(slot: Slot, now: StepType, isFirst: boolean): readonly Choice[] {
-  const { attendant } = useDraft();
+  const paths = useAttendantPart(namedPathsOf);
   const lines = useLines().data?.length ?? 1;
   const inSheet = sheetOfSlot(slot) !== undefined || slot.type === 'named';
   const isOffered: Partial<Record<StepType, boolean>> = {
     sayAgain: inSheet,
     back: inSheet,
     toLine: lines > 1,
-    followPath: attendant.paths.length > 0,
+    followPath: paths.length > 0,
   };
   return stepTypes
     .filter((type) => type === now || (isOffered[type] ?? true))

@@ -11,13 +11,14 @@ import {
   type StepType,
 } from '@locutor/core/line';
 import { useBoxes, useContacts, useLines, usePeople } from '../api/resources';
-import { useDraft } from '../draft/DraftProvider';
+import { useDraftTools } from '../draft/DraftProvider';
 
 /** Makes a step of a type with its defaults: the first person, box or sheet there is. */
 export function useNewStep(): (type: StepType) => Step {
-  const { attendant, line } = useDraft();
+  const { store, line } = useDraftTools();
   const [people, boxes, contacts, { data: lines = [] }] = [usePeople(), useBoxes(), useContacts(), useLines()];
   return (type) => {
+    const attendant = store.getSnapshot().history.present;
     const outside: Outside = { type: 'contact', contactId: contacts[0]?.id ?? contactId.create('none') };
     switch (type) {
       case 'ring':

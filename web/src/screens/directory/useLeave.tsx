@@ -2,7 +2,7 @@ import { Box, Button, CloseButton, Dialog, Portal, Text } from '@chakra-ui/react
 import { useState, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, ApiProblem, wordsOf } from '../../api/client';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { useRemoveRow } from '../../parts/useRemoveRow';
@@ -44,7 +44,7 @@ interface DialogProps {
 }
 
 function ReplaceDialog({ list, row, uses, others, onClose }: DialogProps) {
-  const { store } = useDraft();
+  const { store } = useDraftTools();
   const { mutate } = useSWRConfig();
   const [to, setTo] = useState(others[0]?.id ?? '');
   const replace = async (): Promise<void> => {

@@ -4,7 +4,7 @@ import { slotKey, slotOfRule, type AnsweringRule } from '@locutor/core/line';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useCallerLists } from '../../api/resources';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraft, useDraftTools } from '../../draft/DraftProvider';
 import { tellDone } from '../../parts/notices';
 import { SmallButton } from '../../parts/SmallButton';
 import { PathSentence } from '../../path/PathSentence';
@@ -111,7 +111,7 @@ function RuleRow({
   readonly index: number;
   readonly count: number;
 }) {
-  const { edit, names, store } = useDraft();
+  const { edit, names, store } = useDraftTools();
   const slot = slotOfRule(rule);
   const isPeriod = rule.type === 'period';
   const name = isPeriod ? (names[rule.periodId] ?? 'a deleted period') : (names[rule.callerListId] ?? 'a deleted list');

@@ -6,7 +6,7 @@ import { useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
 import { useAllHours, type KeptHours } from '../../api/resources';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { newId } from '../../parts/newId';
@@ -19,7 +19,7 @@ import { WeekGrid } from './WeekGrid';
 
 /** When what answers: the regular week in periods, and the answering order. */
 export default function Hours() {
-  const { hours: ownHours } = useDraft();
+  const { hours: ownHours } = useDraftTools();
   const { data: all = [] } = useAllHours();
   const [search] = useSearchParams();
   const shown = all.find(({ id }) => id === search.get('of')) ?? ownHours;

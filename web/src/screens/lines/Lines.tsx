@@ -6,7 +6,7 @@ import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
 import { useAllHours, useLines, type KeptLine } from '../../api/resources';
 import { baseOf } from '../../app/lineAt';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { Lamp } from '../../parts/Lamp';
 import { RowSavingNote } from '../../parts/RowSavingNote';
@@ -41,7 +41,7 @@ export default function Lines() {
 }
 
 function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: readonly KeptLine[] }) {
-  const { line } = useDraft();
+  const { line } = useDraftTools();
   const { data: hours = [] } = useAllHours();
   const { row, change, ...saving } = useRowDraft(list, kept);
   const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
@@ -98,7 +98,7 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
 }
 
 function AddLine({ lines }: { readonly lines: readonly KeptLine[] }) {
-  const { line } = useDraft();
+  const { line } = useDraftTools();
   const { mutate } = useSWRConfig();
   const [name, setName] = useState('');
   const [number, setNumber] = useState('');

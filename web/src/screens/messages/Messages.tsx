@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
 import { audioUrl, useMessages, type Message } from '../../api/resources';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { loadAudio, playPcm } from '../../handset/sounds';
 import { ScreenHead } from '../../parts/ScreenHead';
@@ -41,7 +41,7 @@ export default function Messages() {
 }
 
 function MessageRow({ message }: { readonly message: Message }) {
-  const { line, names } = useDraft();
+  const { line, names } = useDraftTools();
   const { mutate } = useSWRConfig();
   const now = useNow(60_000);
   const caller = message.callerNumber === 'anonymous' ? 'Anonymous' : showPhoneNumber(message.callerNumber);

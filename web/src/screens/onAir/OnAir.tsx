@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
 import { useOnAir, useVersions, type Version } from '../../api/resources';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
 import { useFaults, useFindings } from '../../draft/useFindings';
 import { Lamp } from '../../parts/Lamp';
@@ -40,7 +40,7 @@ function Title({ children, id }: { readonly children: string; readonly id?: stri
 }
 
 function Changes() {
-  const { line } = useDraft();
+  const { line } = useDraftTools();
   const onAir = useOnAir(line);
   const differences = useAirDifferences();
   return (
@@ -88,7 +88,7 @@ function Faults() {
 }
 
 function PutOnAir() {
-  const { line, store } = useDraft();
+  const { line, store } = useDraftTools();
   const { mutate } = useSWRConfig();
   const faults = useFaults().length;
   const differences = useAirDifferences();
@@ -124,7 +124,7 @@ function PutOnAir() {
 }
 
 function Versions() {
-  const { line } = useDraft();
+  const { line } = useDraftTools();
   const { data: versions = [] } = useVersions(line.id);
   const { mutate } = useSWRConfig();
   const now = useNow(60_000);

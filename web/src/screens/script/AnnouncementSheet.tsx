@@ -29,7 +29,7 @@ export function AnnouncementSheet({ announcement }: { readonly announcement: Ann
           onChange={(next) => edit({ type: 'setWords', sheetId: id, part: 'words', words: next })}
         />
       </Box>
-      <SheetVoice sheet={announcement} />
+      <SheetVoice id={id} name={announcement.name} voice={announcement.voice} />
       <Heading as="h2" fontSize="14px" fontWeight="600" mt="5">
         Then
       </Heading>

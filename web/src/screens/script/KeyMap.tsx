@@ -1,19 +1,26 @@
 import { Button, SimpleGrid, Text } from '@chakra-ui/react';
-import { keys, spokenKey, type Menu } from '@locutor/core/line';
+import { keys, spokenKey, type Menu, type SheetId } from '@locutor/core/line';
+import { memo } from 'react';
 import { goToKey } from './goToKey';
 import { useAddKey } from './useAddKey';
 
+interface Props {
+  readonly menuId: SheetId;
+  readonly name: string;
+  readonly options: Menu['options'];
+}
+
 /** The twelve keys of a menu: filled ones are used and lead to their row, empty ones can be given a use. */
-export function KeyMap({ menu }: { readonly menu: Menu }) {
-  const addKey = useAddKey(menu);
+export const KeyMap = memo(function KeyMap({ menuId, name, options }: Props) {
+  const addKey = useAddKey(menuId);
   return (
     <>
       <Text fontSize="12px" color="quiet" mb="1.5" px="1">
-        Keys of {menu.name}
+        Keys of {name}
       </Text>
       <SimpleGrid columns={3} gap="1" maxW="132px" px="1">
         {keys.map((key) => {
-          const option = menu.options.find((each) => each.key === key);
+          const option = options.find((each) => each.key === key);
           const label = option
             ? `Go to key ${spokenKey(key)}: ${option.label || 'no label'}`
             : `Give key ${spokenKey(key)} a use`;
@@ -32,7 +39,7 @@ export function KeyMap({ menu }: { readonly menu: Menu }) {
               borderColor="hairline"
               aria-label={label}
               title={label}
-              onClick={() => (option ? goToKey(menu.id, key) : addKey(key))}
+              onClick={() => (option ? goToKey(menuId, key) : addKey(key))}
             >
               {key}
             </Button>
@@ -41,4 +48,4 @@ export function KeyMap({ menu }: { readonly menu: Menu }) {
       </SimpleGrid>
     </>
   );
-}
+});

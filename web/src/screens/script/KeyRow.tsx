@@ -1,33 +1,37 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import { keys, longestLabel, type Key, type Menu, type Option } from '@locutor/core/line';
+import { keys, longestLabel, type Key, type Option, type SheetId, type VoiceId } from '@locutor/core/line';
 import { phrasesOf } from '@locutor/core/speech';
 import { ArrowDown, ArrowUp, CopyPlus, Eye, EyeOff, GripVertical, Trash2 } from 'lucide-react';
 import { memo } from 'react';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { tellDone } from '../../parts/notices';
 import { SmallButton } from '../../parts/SmallButton';
 import { PathSentence } from '../../path/PathSentence';
 import { keyFieldId } from './goToKey';
-import { nextFreeKey } from './nextFreeKey';
 
 interface Props {
-  readonly menu: Menu;
+  readonly sheetId: SheetId;
   readonly option: Option;
   readonly index: number;
+  readonly count: number;
+  /** A key that the menu does not use yet; undefined when all are. */
+  readonly free: Key | undefined;
+  /** The voice of the menu, whose language the option is read out in. */
+  readonly voice: VoiceId;
 }
 
 const keyChoices = keys.map((each) => ({ value: each, label: each }));
 
 /** One key: what is said for it, and what it does. */
-export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
-  const { attendant, edit } = useDraft();
+export const KeyRow = memo(function KeyRow(props: Props) {
+  const { sheetId, option, index, voice } = props;
+  const { edit } = useDraftTools();
   const { key, label, readOut } = option;
-  const sheetId = menu.id;
-  const around = wordsAround(option, menu.voice ?? attendant.voice);
+  const around = wordsAround(option, voice);
   const { listeners, setNodeRef, transform, isDragging } = useSortable({
     id: `${sheetId} ${key}`,
     data: { type: 'option', sheetId, key, index },
@@ -106,7 +110,7 @@ export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
           <PathSentence slot={{ type: 'key', sheetId, key }} path={option.path} of={`key ${key}`} />
         </Box>
         <Box gridArea="buttons">
-          <KeyButtons menu={menu} option={option} index={index} />
+          <KeyButtons {...props} />
         </Box>
       </Grid>
     </Flex>
@@ -114,11 +118,9 @@ export const KeyRow = memo(function KeyRow({ menu, option, index }: Props) {
 });
 
 /** What can be done with a key as a whole. */
-function KeyButtons({ menu, option, index }: Props) {
-  const { edit, store } = useDraft();
+function KeyButtons({ sheetId, option, index, count, free }: Props) {
+  const { edit, store } = useDraftTools();
   const { key, readOut } = option;
-  const sheetId = menu.id;
-  const free = nextFreeKey(menu);
   const move = (toIndex: number) => edit({ type: 'reorderKey', sheetId, key, toIndex });
   const remove = (): void => {
     edit({ type: 'removeKey', sheetId, key });
@@ -147,7 +149,7 @@ function KeyButtons({ menu, option, index }: Props) {
         className="roomy"
         label={`Read key ${key} out later`}
         icon={<ArrowDown size={14} />}
-        isOff={index === menu.options.length - 1}
+        isOff={index === count - 1}
         onClick={() => move(index + 1)}
       />
       <SmallButton
@@ -165,7 +167,7 @@ function KeyButtons({ menu, option, index }: Props) {
 const mark = '\u2063';
 
 /** What is said around a label in the menu's language: "For", ", press 1."; some labels need nothing before them. */
-function wordsAround({ label, key }: Option, voice: Parameters<typeof phrasesOf>[0]) {
+function wordsAround({ label, key }: Option, voice: VoiceId) {
   const { option } = phrasesOf(voice);
   const whole = option(label, key);
   const [before = '', after = ''] = option(mark, key).split(mark);

@@ -1,20 +1,22 @@
 import { Box, Text } from '@chakra-ui/react';
-import { menuLimits, type Menu, type MenuSettings } from '@locutor/core/line';
+import { menuLimits, type Menu, type MenuSettings, type SheetId } from '@locutor/core/line';
+import { memo } from 'react';
 import { Link } from 'react-router';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { usePeople } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { Fallback } from './MenuSheet';
 
+type Props = Pick<Menu, 'extensions' | 'speech' | 'options'> & { readonly sheetId: SheetId };
+
 /** What callers can do in a menu besides pressing its keys. */
-export function MenuExtras({ menu }: { readonly menu: Menu }) {
-  const { edit } = useDraft();
+export const MenuExtras = memo(function MenuExtras({ sheetId, extensions, speech, options }: Props) {
+  const { edit } = useDraftTools();
   const people = usePeople();
-  const set = (settings: Partial<MenuSettings>) => edit({ type: 'setMenuSettings', sheetId: menu.id, settings });
-  const { extensions, speech } = menu;
+  const set = (settings: Partial<MenuSettings>) => edit({ type: 'setMenuSettings', sheetId, settings });
   const digits = [...new Set(people.map(({ extension }) => extension.charAt(0)))].sort();
-  const waiting = menu.options.filter(({ key }) => digits.includes(key)).map(({ key }) => key);
+  const waiting = options.filter(({ key }) => digits.includes(key)).map(({ key }) => key);
   return (
     <Fallback title="Besides the keys">
       <Box lineHeight="1.9">
@@ -71,4 +73,4 @@ export function MenuExtras({ menu }: { readonly menu: Menu }) {
       </Box>
     </Fallback>
   );
-}
+});

@@ -1,10 +1,18 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { isKey, menuLimits, type Menu, type MenuSettings, type WordsPart } from '@locutor/core/line';
+import {
+  isKey,
+  menuLimits,
+  type Attendant,
+  type Menu,
+  type MenuSettings,
+  type VoiceId,
+  type WordsPart,
+} from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { Plus } from 'lucide-react';
-import { useEffect, type ReactNode } from 'react';
+import { memo, useEffect, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import { useDraft } from '../../draft/DraftProvider';
+import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { isTyping } from '../../parts/isTyping';
@@ -26,11 +34,12 @@ import { useAddKey } from './useAddKey';
  * side only one listens to the digits that lead to a key.
  */
 export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; readonly listens?: boolean }) {
-  const { attendant, edit } = useDraft();
-  const addKey = useAddKey(menu);
+  const { edit } = useDraftTools();
+  const voice = useAttendantPart(voiceOf);
+  const addKey = useAddKey(menu.id);
   const free = nextFreeKey(menu);
   useKeyJumps(menu, listens);
-  const sentences = sheetSentences(menu, attendant.voice);
+  const sentences = sheetSentences(menu, voice);
   const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
   return (
     <Box px="6" pb="10" maxW="760px">
@@ -38,7 +47,7 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
         <ReadOutLength sentences={sentences} />
         <Listen sentences={sentences} />
       </SheetName>
-      <SheetVoice sheet={menu} />
+      <SheetVoice id={menu.id} name={menu.name} voice={menu.voice} />
       <SheetFindings of={menu.id} />
       <Box mt="3">
         <SpokenField
@@ -50,7 +59,15 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
       </Box>
       <Box as="ol" listStyleType="none" mt="1" aria-label="Keys, in the order they are read out">
         {menu.options.map((option, index) => (
-          <KeyRow key={option.key} menu={menu} option={option} index={index} />
+          <KeyRow
+            key={option.key}
+            sheetId={menu.id}
+            option={option}
+            index={index}
+            count={menu.options.length}
+            free={free}
+            voice={menu.voice ?? voice}
+          />
         ))}
       </Box>
       {free ? (
@@ -70,19 +87,22 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
           onChange={setWords('closingWords')}
         />
       </Box>
-      <Fallbacks menu={menu} setWords={setWords} />
-      <MenuExtras menu={menu} />
+      <Fallbacks menu={menu} />
+      <MenuExtras sheetId={menu.id} extensions={menu.extensions} speech={menu.speech} options={menu.options} />
     </Box>
   );
 }
 
 interface FallbackProps {
   readonly menu: Menu;
-  readonly setWords: (part: WordsPart) => (words: string) => void;
 }
 
-function Fallbacks({ menu, setWords }: FallbackProps) {
-  const { edit } = useDraft();
+const voiceOf = ({ voice }: Attendant): VoiceId => voice;
+
+/** Typing in the words of a menu leaves this alone. */
+const Fallbacks = memo(function Fallbacks({ menu }: FallbackProps) {
+  const { edit } = useDraftTools();
+  const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
   const set = (settings: Partial<MenuSettings>) => edit({ type: 'setMenuSettings', sheetId: menu.id, settings });
   const count = (name: 'waitSeconds' | 'silentRounds' | 'wrongKeys', label: string) => (
     <InlineNumber label={label} value={menu[name]} {...menuLimits[name]} onChange={(value) => set({ [name]: value })} />
@@ -128,6 +148,22 @@ function Fallbacks({ menu, setWords }: FallbackProps) {
       </Fallback>
     </>
   );
+}, isSameFallback);
+
+const shown = [
+  'id',
+  'keysDuringGreeting',
+  'waitSeconds',
+  'silentRounds',
+  'silenceWords',
+  'silencePath',
+  'wrongKeys',
+  'wrongKeyWords',
+  'wrongKeyPath',
+] as const satisfies readonly (keyof Menu)[];
+
+function isSameFallback({ menu: before }: FallbackProps, { menu: after }: FallbackProps): boolean {
+  return shown.every((name) => before[name] === after[name]);
 }
 
 export function Fallback({ title, children }: { readonly title: string; readonly children: ReactNode }) {

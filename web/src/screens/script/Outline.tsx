@@ -1,12 +1,13 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import type { Attendant, NamedPathId, SheetId } from '@locutor/core/line';
+import type { Attendant, NamedPathId, Sheet, SheetId } from '@locutor/core/line';
 import type { Finding } from '@locutor/core/proof';
 import { ClipboardPaste, LibraryBig, Megaphone, Plus, Route, ScrollText } from 'lucide-react';
 import { memo, useMemo, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { useDraft } from '../../draft/DraftProvider';
+import { useAttendantPart } from '../../draft/DraftProvider';
 import { useFaults } from '../../draft/useFindings';
 import { useClipboard } from '../../path/clipboard';
+import { namedPathsOf } from '../../path/namedPaths';
 import { findingSheet } from './findingSheet';
 import { KeyMap } from './KeyMap';
 
@@ -19,12 +20,12 @@ const icons = { menu: ScrollText, announcement: Megaphone, path: Route } as cons
 const kinds = { menu: 'Menu', announcement: 'Announcement', path: 'Path' } as const;
 
 /** Every sheet and named path of the script, with how many faults it has, and the keys of the menu being written. */
-export function Outline({ current, onAdd }: Props) {
-  const { attendant } = useDraft();
+export const Outline = memo(function Outline({ current, onAdd }: Props) {
+  const sheets = useAttendantPart(outlineOf);
+  const paths = useAttendantPart(namedPathsOf);
   const faults = useFaults();
   const counts = useMemo(() => countsOf(faults), [faults]);
   const clip = useClipboard();
-  const sheet = attendant.sheets.find((each) => each.id === current);
   return (
     <Flex
       as="section"
@@ -39,7 +40,7 @@ export function Outline({ current, onAdd }: Props) {
       borderBottomWidth={{ base: '1px', md: '0' }}
       borderColor="hairline"
     >
-      {attendant.sheets.map(({ id, name, type }) => (
+      {sheets.map(({ id, name, type }) => (
         <Entry key={id} id={id} name={name} kind={type} faults={counts.get(id) ?? 0} isCurrent={id === current} />
       ))}
       <Flex direction={{ base: 'row', md: 'column' }} gap="0.5" mt="1" align="flex-start" wrap="wrap">
@@ -56,13 +57,31 @@ export function Outline({ current, onAdd }: Props) {
           </Button>
         )}
       </Flex>
-      <NamedPaths paths={attendant.paths} current={current} counts={counts} onAdd={() => onAdd('path')} />
-      {sheet?.type === 'menu' && (
-        <Box mt="auto" pt="4" display={{ base: 'none', md: 'block' }}>
-          <KeyMap menu={sheet} />
-        </Box>
-      )}
+      <NamedPaths paths={paths} current={current} counts={counts} onAdd={() => onAdd('path')} />
+      <CurrentKeys id={current} />
     </Flex>
+  );
+});
+
+type OutlineEntry = Pick<Sheet, 'id' | 'name' | 'type'>;
+let lastOutline: readonly OutlineEntry[] = [];
+
+/** What the outline shows of the sheets; the same as long as none comes, goes, moves or is renamed. */
+function outlineOf({ sheets }: Attendant): readonly OutlineEntry[] {
+  const isSame =
+    sheets.length === lastOutline.length &&
+    sheets.every(({ id, name }, index) => lastOutline[index]?.id === id && lastOutline[index].name === name);
+  if (!isSame) lastOutline = sheets.map(({ id, name, type }) => ({ id, name, type }));
+  return lastOutline;
+}
+
+function CurrentKeys({ id }: { readonly id: string | undefined }) {
+  const sheet = useAttendantPart((attendant) => attendant.sheets.find((each) => each.id === id));
+  if (sheet?.type !== 'menu') return null;
+  return (
+    <Box mt="auto" pt="4" display={{ base: 'none', md: 'block' }}>
+      <KeyMap menuId={sheet.id} name={sheet.name} options={sheet.options} />
+    </Box>
   );
 }
 

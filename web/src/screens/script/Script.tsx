@@ -12,13 +12,14 @@ import {
   type SheetId,
 } from '@locutor/core/line';
 import { ChartGantt, Redo2, Undo2, X } from 'lucide-react';
-import { useEffect } from 'react';
+import { memo, useCallback, useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useHandsetDock } from '../../app/handsetDock';
-import { useDraft } from '../../draft/DraftProvider';
+import { useAttendantPart, useDraft, useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { newId } from '../../parts/newId';
 import { clipNow } from '../../path/clipboard';
+import { sheetChoicesOf } from '../../path/sheetChoices';
 import { StepDragArea } from '../../path/StepDragArea';
 import { AnnouncementSheet } from './AnnouncementSheet';
 import { MenuSheet } from './MenuSheet';
@@ -28,12 +29,13 @@ import { pastedSheet } from './SheetMenu';
 
 /** The attendant as a document: its outline, and the sheet being written, alone or beside another. */
 export default function Script() {
-  const { attendant } = useDraft();
   const params = useParams();
   const [search] = useSearchParams();
-  const path = findNamedPath(attendant, params.sheetId as NamedPathId);
-  const sheet = path ? undefined : (findSheet(attendant, params.sheetId as SheetId) ?? attendant.sheets[0]);
-  const beside = findSheet(attendant, search.get('beside') as SheetId);
+  const path = useAttendantPart((attendant) => findNamedPath(attendant, params.sheetId as NamedPathId));
+  const named = useAttendantPart((attendant) => findSheet(attendant, params.sheetId as SheetId) ?? attendant.sheets[0]);
+  const sheet = path ? undefined : named;
+  const beside = useAttendantPart((attendant) => findSheet(attendant, search.get('beside') as SheetId));
+  const count = useAttendantPart(({ sheets }) => sheets.length);
   const add = useAdd();
   const dock = useHandsetDock();
   const isTight = beside !== undefined && window.innerWidth < 1600;
@@ -51,7 +53,7 @@ export default function Script() {
       <Outline current={path?.id ?? sheet?.id} onAdd={add} />
       <Flex direction="column" flex="1" minW="0" minH="0" bg="sheet">
         <Flex justify="flex-end" align="center" px="4" pt="2" gap="1" minH="10" flexShrink="0">
-          {sheet && attendant.sheets.length > 1 && <Beside sheet={sheet} beside={beside} />}
+          {sheet && count > 1 && <Beside sheetId={sheet.id} besideId={beside?.id} />}
           <Button asChild size="xs" variant="ghost">
             <Link to="/time-map">
               <ChartGantt size={14} aria-hidden /> Time map
@@ -89,61 +91,64 @@ function SheetBody({ sheet, listens }: { readonly sheet: Sheet; readonly listens
   );
 }
 
+type Added = 'menu' | 'announcement' | 'path' | 'paste';
+
 /** Adds to the script and goes there. */
-function useAdd(): (type: 'menu' | 'announcement' | 'path' | 'paste') => void {
-  const { attendant, edit } = useDraft();
+function useAdd(): (type: Added) => void {
+  const { store, edit } = useDraftTools();
   const navigate = useNavigate();
-  const addSheet = (sheet: Sheet): void => {
-    edit({ type: 'addSheet', sheet });
-    void navigate(`/script/${sheet.id}`);
-  };
-  return (type) => {
-    switch (type) {
-      case 'menu':
-        return addSheet(newMenu(newId(sheetIds), 'New menu'));
-      case 'announcement':
-        return addSheet(newAnnouncement(newId(sheetIds), 'New announcement'));
-      case 'path': {
-        const id = newId(namedPathId);
-        edit({ type: 'addNamedPath', path: { id, name: 'New path', steps: [] } });
-        return void navigate(`/script/${id}`);
+  return useCallback(
+    (type) => {
+      const addSheet = (sheet: Sheet): void => {
+        edit({ type: 'addSheet', sheet });
+        void navigate(`/script/${sheet.id}`);
+      };
+      switch (type) {
+        case 'menu':
+          return addSheet(newMenu(newId(sheetIds), 'New menu'));
+        case 'announcement':
+          return addSheet(newAnnouncement(newId(sheetIds), 'New announcement'));
+        case 'path': {
+          const id = newId(namedPathId);
+          edit({ type: 'addNamedPath', path: { id, name: 'New path', steps: [] } });
+          return void navigate(`/script/${id}`);
+        }
+        case 'paste': {
+          const clip = clipNow();
+          const now = store.getSnapshot().history.present;
+          return clip?.type === 'sheet' ? addSheet(pastedSheet(now, clip.sheet)) : undefined;
+        }
       }
-      case 'paste': {
-        const clip = clipNow();
-        return clip?.type === 'sheet' ? addSheet(pastedSheet(attendant, clip.sheet)) : undefined;
-      }
-    }
-  };
+    },
+    [store, edit, navigate],
+  );
 }
 
 /** Puts another sheet beside this one, such as after hours beside open. */
-function Beside({ sheet, beside }: { readonly sheet: Sheet; readonly beside: Sheet | undefined }) {
-  const { attendant } = useDraft();
+const Beside = memo(function Beside({ sheetId, besideId }: { sheetId: SheetId; besideId: SheetId | undefined }) {
+  const sheets = useAttendantPart(sheetChoicesOf);
   const [, setSearch] = useSearchParams();
   const put = (id: string): void => {
     setSearch(id ? { beside: id } : {}, { replace: true });
   };
-  const others = attendant.sheets.filter((each) => each !== sheet);
+  const others = sheets.filter(({ value }) => value !== sheetId);
   return (
     <Flex align="center" mr="auto" fontSize="13px" color="quiet" gap="1" display={{ base: 'none', md: 'flex' }}>
       Beside it:
       <InlineSelect
         label="Which sheet is beside this one"
-        value={beside?.id ?? 'none'}
-        choices={[
-          { value: 'none', label: 'no other sheet' },
-          ...others.map(({ id, name }) => ({ value: id, label: name })),
-        ]}
+        value={besideId ?? 'none'}
+        choices={[{ value: 'none', label: 'no other sheet' }, ...others]}
         onChange={(id) => put(id === 'none' ? '' : id)}
       />
-      {beside && (
-        <Button size="2xs" variant="ghost" px="1" aria-label={`Put ${beside.name} away`} onClick={() => put('')}>
+      {besideId && (
+        <Button size="2xs" variant="ghost" px="1" aria-label="Put the other sheet away" onClick={() => put('')}>
           <X size={13} />
         </Button>
       )}
     </Flex>
   );
-}
+});
 
 function HistoryButtons() {
   const { history, names, store } = useDraft();

@@ -1,41 +1,60 @@
 import { IconButton, Menu, Portal } from '@chakra-ui/react';
-import { copyOfSheet, findSheet, sheetId as sheetIds, usesOf, type Attendant, type Sheet } from '@locutor/core/line';
+import {
+  copyOfSheet,
+  findSheet,
+  sheetId as sheetIds,
+  usesOf,
+  type Attendant,
+  type Sheet,
+  type SheetId,
+} from '@locutor/core/line';
 import { EllipsisVertical } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { newId } from '../../parts/newId';
 import { tellDone } from '../../parts/notices';
 import { putOnClipboard } from '../../path/clipboard';
 import { RemoveDialog } from './RemoveDialog';
 
 /** What can be done with a whole sheet. */
-export function SheetMenu({ sheet }: { readonly sheet: Sheet }) {
-  const { attendant, edit, store } = useDraft();
+export const SheetMenu = memo(function SheetMenu({ id, name }: { readonly id: SheetId; readonly name: string }) {
+  const { edit, store } = useDraftTools();
   const navigate = useNavigate();
   const [isRemoving, setRemoving] = useState(false);
-  const index = attendant.sheets.indexOf(sheet);
+  // The sheet itself changes with every letter typed in it; what is asked here is looked up when it is wanted.
+  const now = () => {
+    const { sheets, ...attendant } = store.getSnapshot().history.present;
+    const index = sheets.findIndex((each) => each.id === id);
+    return { attendant: { ...attendant, sheets }, index, sheet: sheets[index] };
+  };
   const duplicate = (): void => {
-    const id = newId(sheetIds);
-    edit({ type: 'addSheet', sheet: copyOfSheet(sheet, id, freeName(attendant, sheet.name)), atIndex: index + 1 });
-    void navigate(`/script/${id}`);
+    const { attendant, index, sheet } = now();
+    const copyId = newId(sheetIds);
+    if (!sheet) return;
+    edit({ type: 'addSheet', sheet: copyOfSheet(sheet, copyId, freeName(attendant, name)), atIndex: index + 1 });
+    void navigate(`/script/${copyId}`);
+  };
+  const copy = (): void => {
+    const { sheet } = now();
+    if (sheet) putOnClipboard({ type: 'sheet', sheet });
   };
   const takeAway = (): void => {
-    edit({ type: 'removeSheet', sheetId: sheet.id });
-    tellDone(`${sheet.name} was removed.`, store.undo);
+    edit({ type: 'removeSheet', sheetId: id });
+    tellDone(`${name} was removed.`, store.undo);
     void navigate('/script');
   };
   const cut = (): void => {
-    putOnClipboard({ type: 'sheet', sheet });
+    copy();
     takeAway();
   };
-  const remove = (): void => (usesOf(attendant, sheet.id).length > 0 ? setRemoving(true) : takeAway());
-  const move = (toIndex: number) => edit({ type: 'moveSheet', sheetId: sheet.id, toIndex });
+  const remove = (): void => (usesOf(now().attendant, id).length > 0 ? setRemoving(true) : takeAway());
+  const move = (by: 1 | -1) => edit({ type: 'moveSheet', sheetId: id, toIndex: now().index + by });
   return (
     <>
       <Menu.Root lazyMount unmountOnExit>
         <Menu.Trigger asChild>
-          <IconButton size="sm" variant="ghost" aria-label={`More for ${sheet.name}`} title="More">
+          <IconButton size="sm" variant="ghost" aria-label={`More for ${name}`} title="More">
             <EllipsisVertical size={15} />
           </IconButton>
         </Menu.Trigger>
@@ -45,22 +64,22 @@ export function SheetMenu({ sheet }: { readonly sheet: Sheet }) {
               <Menu.Item value="duplicate" onSelect={duplicate}>
                 Duplicate
               </Menu.Item>
-              <Menu.Item value="copy" onSelect={() => putOnClipboard({ type: 'sheet', sheet })}>
+              <Menu.Item value="copy" onSelect={copy}>
                 Copy
               </Menu.Item>
               <Menu.Item value="cut" onSelect={cut}>
                 Cut
               </Menu.Item>
               <Menu.Separator />
-              <Menu.Item value="up" disabled={index === 0} onSelect={() => move(index - 1)}>
+              <Menu.Item value="up" onSelect={() => move(-1)}>
                 Move up in the outline
               </Menu.Item>
-              <Menu.Item value="down" disabled={index === attendant.sheets.length - 1} onSelect={() => move(index + 1)}>
+              <Menu.Item value="down" onSelect={() => move(1)}>
                 Move down in the outline
               </Menu.Item>
               <Menu.Separator />
               <Menu.Item value="remove" onSelect={remove}>
-                Remove {sheet.name}
+                Remove {name}
               </Menu.Item>
             </Menu.Content>
           </Menu.Positioner>
@@ -68,17 +87,17 @@ export function SheetMenu({ sheet }: { readonly sheet: Sheet }) {
       </Menu.Root>
       {isRemoving && (
         <RemoveDialog
-          id={sheet.id}
-          name={sheet.name}
-          others={attendant.sheets.filter((each) => each !== sheet)}
-          removal={{ type: 'removeSheet', sheetId: sheet.id }}
+          id={id}
+          name={name}
+          others={now().attendant.sheets.filter((each) => each.id !== id)}
+          removal={{ type: 'removeSheet', sheetId: id }}
           onClose={() => setRemoving(false)}
           onRemoved={() => void navigate('/script')}
         />
       )}
     </>
   );
-}
+});
 
 /** A name that no sheet has yet: "Welcome 2". */
 export function freeName(attendant: Attendant, name: string): string {

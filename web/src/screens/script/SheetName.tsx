@@ -1,12 +1,12 @@
 import { Flex, Input, Text } from '@chakra-ui/react';
 import { longestSheetName, type Sheet } from '@locutor/core/line';
 import { useState, type ReactNode } from 'react';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { SheetMenu } from './SheetMenu';
 
 /** A sheet's name, typed in place, what kind it is, and what can be done with it. */
 export function SheetName({ sheet, children }: { readonly sheet: Sheet; readonly children: ReactNode }) {
-  const { edit } = useDraft();
+  const { edit } = useDraftTools();
   return (
     <Flex align="center" gap="2" wrap="wrap">
       <NameField
@@ -18,7 +18,7 @@ export function SheetName({ sheet, children }: { readonly sheet: Sheet; readonly
         {sheet.type === 'menu' ? 'Menu' : 'Announcement: no keys while it is said'}
       </Text>
       {children}
-      <SheetMenu sheet={sheet} />
+      <SheetMenu id={sheet.id} name={sheet.name} />
     </Flex>
   );
 }

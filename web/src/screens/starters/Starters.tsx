@@ -12,14 +12,14 @@ import { sheetSentences } from '@locutor/core/speech';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useBoxes, usePeople } from '../../api/resources';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { newId } from '../../parts/newId';
 import { tellDone } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 
 /** Ready attendants, made for the people in the directory; one is taken over as a whole, and undo brings back the draft. */
 export default function Starters() {
-  const { line, hours, edit, store } = useDraft();
+  const { line, hours, edit, store } = useDraftTools();
   const [people, [box]] = [usePeople(), useBoxes()];
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<StarterId>('office');

@@ -3,7 +3,7 @@ import { answerSpans, clockReading, instantOf } from '@locutor/core/hours';
 import type { Attendant } from '@locutor/core/line';
 import { Link } from 'react-router';
 import { answerName } from '../../app/answering';
-import { useDraft } from '../../draft/DraftProvider';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { textureOf } from '../../parts/textures';
 import { showClock } from '../../parts/time';
 
@@ -11,7 +11,7 @@ const dayMs = 86_400_000;
 
 /** What answers in the coming week: a column a day, from midnight at the top to midnight at the foot. */
 export function WeekStrip({ attendant, now }: { readonly attendant: Attendant; readonly now: number }) {
-  const { line } = useDraft();
+  const { line } = useDraftTools();
   const today = clockReading(now, line.timeZone).slice(0, 10);
   const days = Array.from({ length: 7 }, (_, index) => dateAfter(today, index));
   return (
@@ -24,7 +24,7 @@ export function WeekStrip({ attendant, now }: { readonly attendant: Attendant; r
 }
 
 function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean; attendant: Attendant; now: number }) {
-  const { line, hours, names } = useDraft();
+  const { line, hours, names } = useDraftTools();
   const from = instantOf(`${date}T00:00`, line.timeZone);
   const to = instantOf(`${dateAfter(date, 1)}T00:00`, line.timeZone);
   const spans = answerSpans(attendant.answering.rules, hours, line.timeZone, from, to);
