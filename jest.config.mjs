@@ -1,16 +1,15 @@
-const transform = {
-  '^.+\\.[tj]s$': [
-    '@swc/jest',
-    {
-      jsc: {
-        parser: { syntax: 'typescript', decorators: true },
-        transform: { legacyDecorator: true, decoratorMetadata: true },
-        target: 'es2023',
-      },
-      module: { type: 'commonjs' },
+const swc = (tsx) => [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', decorators: true, tsx },
+      transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+      target: 'es2023',
     },
-  ],
-};
+    module: { type: 'commonjs' },
+  },
+];
+const transform = { '^.+\\.[tj]s$': swc(false), '^.+\\.tsx$': swc(true) };
 
 /** Packages that ship as ES modules only, which Jest has to translate. */
 const transformIgnorePatterns = ['/node_modules/(?!(temporal-polyfill|temporal-utils|@bjorn3)/)'];
@@ -18,7 +17,7 @@ const transformIgnorePatterns = ['/node_modules/(?!(temporal-polyfill|temporal-u
 const project = (name, more = {}) => ({
   displayName: name,
   rootDir: `<rootDir>/${name}`,
-  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  testMatch: ['<rootDir>/src/**/*.spec.ts', '<rootDir>/src/**/*.spec.tsx'],
   moduleNameMapper: { '^@locutor/core/(.*)$': '<rootDir>/../core/src/$1' },
   transform,
   transformIgnorePatterns,

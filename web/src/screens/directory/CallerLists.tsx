@@ -23,8 +23,8 @@ const list = '/api/caller-lists';
 
 const kindWords: Readonly<Record<CallerListKind, string>> = {
   blocked: 'are let go at once',
-  favoured: 'have a path of their own, before the hours are looked at',
-  other: 'have a path of their own, where the answering order has it',
+  favoured: 'are answered before the hours',
+  other: 'are answered in their turn',
 };
 
 /** Callers who are treated in a way of their own, by their numbers. */

@@ -108,6 +108,7 @@ export function DayField({ label, value, onChange }: DayProps) {
       type="date"
       size="sm"
       h="30px"
+      w="138px"
       px="1"
       fontFamily="mono"
       fontSize="13px"

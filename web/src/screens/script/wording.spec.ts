@@ -1,0 +1,122 @@
+import { boxId, callerListId, contactId, personId } from '@locutor/core/directory';
+import { periodId } from '@locutor/core/hours';
+import {
+  lineId,
+  messageDefaults,
+  namedPathId,
+  newMenu,
+  ringDefaults,
+  schemaVersion,
+  sheetId,
+  type Attendant,
+  type Path,
+} from '@locutor/core/line';
+import type { Finding } from '@locutor/core/proof';
+import { answerName } from '../../app/answering';
+import { linkOf } from '../../handset/captionWords';
+import { describeDifference } from '../onAir/describeDifference';
+import { usesInWords } from '../directory/usesInWords';
+import { whyWords } from '../today/whyWords';
+import { findingLink } from './findingSheet';
+import { keyFieldId } from './goToKey';
+
+const welcome = sheetId.create('welcome');
+const desk = namedPathId.create('desk');
+const slips = callerListId.create('slips');
+const attendant: Attendant = {
+  schemaVersion,
+  voice: 'slt',
+  sheets: [newMenu(welcome, 'Welcome')],
+  paths: [{ id: desk, name: 'Front desk', steps: [] }],
+  answering: { rules: [], otherwise: [] },
+};
+const names = {
+  [slips]: 'Slip holders',
+  [contactId.create('tow')]: 'Tow boat',
+  [lineId.create('shed')]: 'Storage shed',
+};
+
+describe('where a finding leads', () => {
+  const at = (place: Finding['at']): Finding => ({ rule: 'pathEmpty', grade: 'fault', at: place });
+  it.each<[Finding['at'], string]>([
+    [{ type: 'sheet', sheetId: welcome }, '/script/sheet:welcome'],
+    [
+      { type: 'path', slot: { type: 'key', sheetId: welcome, key: '#' }, stepIndex: 0 },
+      '/script/sheet:welcome?key=%23',
+    ],
+    [{ type: 'path', slot: { type: 'silence', sheetId: welcome }, stepIndex: null }, '/script/sheet:welcome'],
+    [{ type: 'path', slot: { type: 'named', pathId: desk }, stepIndex: 0 }, '/script/path:desk'],
+    [{ type: 'path', slot: { type: 'callers', callerListId: slips }, stepIndex: null }, '/hours'],
+    [{ type: 'path', slot: { type: 'otherwise' }, stepIndex: null }, '/hours'],
+  ])('%o is mended at %s', (place, link) => expect(findingLink(at(place))).toBe(link));
+});
+
+describe('where a caption leads', () => {
+  it('is the named path in which the words stand', () => {
+    const slot = { type: 'named', pathId: desk } as const;
+    expect(linkOf({ type: 'step', slot, stepIndex: 0 })).toBe('/script/path:desk');
+  });
+});
+
+describe('where something is used', () => {
+  it('may be a named path, or the answer for a list of callers', () => {
+    const uses = [
+      { slot: { type: 'named', pathId: desk } as const, stepIndex: 0 },
+      { slot: { type: 'callers', callerListId: slips } as const, stepIndex: null },
+    ];
+    expect(usesInWords(uses, attendant, names)).toBe('The path Front desk: in it; Hours: for Slip holders');
+  });
+});
+
+describe('what answers, by name', () => {
+  const message: Path[number] = { type: 'takeMessage', boxId: boxId.create('gone'), ...messageDefaults };
+  it.each<[Path, string]>([
+    [[{ type: 'followPath', pathId: desk }, message], 'Front desk'],
+    [[{ type: 'handOver', to: { type: 'contact', contactId: contactId.create('tow') }, before: '' }], 'Tow boat'],
+    [
+      [{ type: 'ringOutside', to: { type: 'number', number: '+12075550161' }, accept: true, ...ringDefaults }],
+      '+1 207 555 0161',
+    ],
+    [[{ type: 'toLine', lineId: lineId.create('shed') }], 'Storage shed'],
+    [
+      [
+        { type: 'record', on: true },
+        { type: 'searchByName', by: 'lastName', seconds: 24 },
+      ],
+      'a search by name',
+    ],
+    [[{ type: 'askExtension', seconds: 24 }], 'a question for the extension'],
+    [[{ type: 'ring', personId: personId.create('gone'), ...ringDefaults }], 'something deleted'],
+    [[], 'nothing'],
+  ])('%j is %s', (path, name) => {
+    const rules = [{ type: 'callers' as const, callerListId: slips, path }];
+    const answering = { rules, otherwise: path };
+    expect(answerName({ type: 'otherwise' }, { ...attendant, answering }, names)).toBe(name);
+    expect(answerName({ type: 'callers', callerListId: slips }, { ...attendant, answering }, names)).toBe(name);
+  });
+
+  it('says why: the list the caller is in, or nothing that runs', () => {
+    expect(whyWords({ type: 'callers', callerListId: slips }, names)).toBe('Because the caller is in Slip holders.');
+    expect(whyWords({ type: 'otherwise' }, names)).toContain('no period');
+    const span = { periodId: periodId.create('gone'), day: 5 as const, startMin: 1320, endMin: 1560 };
+    expect(whyWords({ type: 'period', periodId: span.periodId, span }, names)).toContain('a period runs on Friday');
+  });
+});
+
+describe('differences of named paths', () => {
+  it.each([
+    ['added', 'The path Front desk is new.'],
+    ['removed', 'The path Front desk is gone.'],
+    ['changed', 'The path Front desk is changed.'],
+  ] as const)('%s reads: %s', (how, words) =>
+    expect(describeDifference({ type: 'namedPath', how, name: 'Front desk' })).toBe(words),
+  );
+});
+
+describe('the fields of two menus side by side', () => {
+  it('are told apart, and can be addressed in a page', () => {
+    const other = sheetId.create('closed');
+    expect(keyFieldId(welcome, '1')).not.toBe(keyFieldId(other, '1'));
+    expect(keyFieldId(welcome, '#')).not.toMatch(/\s/);
+  });
+});
