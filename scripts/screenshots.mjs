@@ -55,13 +55,6 @@ await picture('greetings', '/greetings', {
   },
 });
 await picture('script-side-by-side', '/script/sheet:welcome?beside=sheet:afterHours');
-await picture('script-sentence', '/script/sheet:welcome', {
-  before: async (page) => {
-    await page.getByLabel('What key 5, step 1 does').selectOption('ringOutside');
-    await page.getByRole('button', { name: 'More for key 5, step 1' }).click();
-    await page.getByRole('menuitem', { name: 'Duplicate' }).waitFor();
-  },
-});
 await picture('time-map', '/time-map', {
   before: async (page) => {
     await page.getByRole('button', { name: 'Close the handset' }).click();
@@ -90,6 +83,13 @@ await picture('directory-take-in', '/directory/take-in', {
 await picture('directory-extensions', '/directory/extensions');
 await picture('directory-boxes', '/directory/boxes');
 await picture('messages', '/messages');
+await picture('script-sentence', '/script/sheet:welcome', {
+  before: async (page) => {
+    await page.getByLabel('What key 5, step 1 does').selectOption('ringOutside');
+    await page.getByRole('button', { name: 'More for key 5, step 1' }).click();
+    await page.getByRole('menuitem', { name: 'Duplicate' }).waitFor();
+  },
+});
 await picture('on-air', '/on-air', {
   before: async (page) => {
     await page.goto(`${url}/script`);

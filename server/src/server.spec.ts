@@ -209,15 +209,25 @@ describe('people, boxes and greetings', () => {
     const refused = await ask('delete', `/api/people/${priya.id}`);
     expect(refused).toMatchObject({
       status: 409,
-      body: { uses: ['key 2 of Welcome, in the draft', 'key 2 of Welcome, on air'] },
+      body: {
+        uses: [
+          'key 2 of Welcome, in the draft',
+          'the path Front desk, in the draft',
+          'key 2 of Welcome, on air',
+          'the path Front desk, on air',
+        ],
+      },
     });
     const [welcome, closed] = draft.attendant.sheets;
     const options = welcome.options.filter((option: { key: string }) => option.key !== '2');
     await ask('put', draftPath, {
       revision: 1,
-      attendant: { ...draft.attendant, sheets: [{ ...welcome, options }, closed] },
+      attendant: { ...draft.attendant, sheets: [{ ...welcome, options }, closed], paths: [] },
     });
-    expect((await ask('delete', `/api/people/${priya.id}`)).body.uses).toEqual(['key 2 of Welcome, on air']);
+    expect((await ask('delete', `/api/people/${priya.id}`)).body.uses).toEqual([
+      'key 2 of Welcome, on air',
+      'the path Front desk, on air',
+    ]);
   });
 
   it('keep markup in a name as plain text', async () => {

@@ -4,6 +4,7 @@ import { noor, priya } from '../testing/boatyard';
 import {
   describeTakeInProblem,
   isVcard,
+  mostTakenIn,
   planTakeIn,
   readPeopleTable,
   readTable,
@@ -107,6 +108,13 @@ describe('people pasted from a spreadsheet', () => {
 
   it('never throw, whatever is pasted', () => {
     fc.assert(fc.property(fc.string(), (text) => void plan(text)));
+  });
+
+  it('are planned a thousand at a time, however many there are', () => {
+    const many = Array.from({ length: 1500 }, (_, index) => `Person ${index}\t${3000 + index}`).join('\n');
+    const planned = plan(many);
+    expect(planned).toHaveLength(mostTakenIn);
+    expect(planned.every(({ type }) => type === 'add')).toBe(true);
   });
 
   it('may exchange extensions only one after the other: the first to ask gets it', () => {

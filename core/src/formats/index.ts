@@ -1,5 +1,5 @@
 export { isFormula, readTable, writeCsv, type Table } from './csv';
 export { isVcard, readVcards, writeVcards } from './vcard';
 export { readPeopleTable, writePeopleCsv, type FoundPerson } from './peopleTable';
-export { planTakeIn, takeInBody, type Planned, type TakenField, type TakeInProblem } from './takeIn';
+export { mostTakenIn, planTakeIn, takeInBody, type Planned, type TakenField, type TakeInProblem } from './takeIn';
 export { describeField, describeTakeInProblem } from './words/en';

@@ -47,14 +47,30 @@ export type Planned = { readonly row: number; readonly fields: TakenFields } & (
  */
 export function planTakeIn(found: readonly FoundPerson[], people: readonly Person[]): readonly Planned[] {
   const planned: Planned[] = [];
+  const known = knownBy(people);
+  const firstRows = new Map<string, number>();
   // Everybody as they will be, so that extensions given and read do not clash among themselves.
   let after: readonly Person[] = people;
-  for (const each of found) {
-    const plan = planOne(each, people, after, planned);
+  for (const each of found.slice(0, mostTakenIn)) {
+    const plan = planOne(each, known, after, firstRows);
     planned.push(plan);
+    const name = folded(plan.fields.name);
+    if (plan.type !== 'wrong' && !firstRows.has(name)) firstRows.set(name, plan.row);
     after = takenInto(after, plan);
   }
   return planned;
+}
+
+/** As many as are taken in at once; what is beyond is left for another time. */
+export const mostTakenIn = 1000;
+
+type Known = (fields: TakenFields) => Person | undefined;
+
+/** Finds people by their names, else by their e-mail addresses. */
+function knownBy(people: readonly Person[]): Known {
+  const byName = new Map([...people].reverse().map((person) => [folded(person.name), person]));
+  const byEmail = new Map([...people].reverse().map((person) => [folded(person.email), person]));
+  return ({ name, email }) => byName.get(folded(name)) ?? (email === '' ? undefined : byEmail.get(folded(email)));
 }
 
 /** What the server is asked to take in. */
@@ -71,16 +87,16 @@ export function takeInBody(
 
 function planOne(
   found: FoundPerson,
-  people: readonly Person[],
+  knownOf: Known,
   after: readonly Person[],
-  earlier: readonly Planned[],
+  firstRows: ReadonlyMap<string, number>,
 ): Planned {
   const { row } = found;
   const read = fieldsOf(found);
-  const known = findKnown(read, people);
+  const known = knownOf(read);
   const given = read.extension === '' && !known;
   const fields: TakenFields = { ...read, extension: given ? nextFreeExtension(after) : read.extension };
-  const problems = problemsOf(found, fields, known, after, earlier);
+  const problems = problemsOf(found, fields, known, after, firstRows);
   if (problems.length > 0) return { row, fields, type: 'wrong', problems };
   if (!known) return { row, fields, type: 'add', given };
   const names: readonly TakenField[] = ['name', 'extension', 'email', 'mobile', 'saidAs'];
@@ -103,25 +119,19 @@ function fieldsOf({ name, extension, email, mobile, saidAs }: FoundPerson): Take
   return { name, extension, email, saidAs, mobile: number.ok ? number.value : mobile };
 }
 
-function findKnown({ name, email }: TakenFields, people: readonly Person[]): Person | undefined {
-  const byName = people.find((person) => folded(person.name) === folded(name));
-  if (byName) return byName;
-  return email === '' ? undefined : people.find((person) => folded(person.email) === folded(email));
-}
-
 function problemsOf(
   found: FoundPerson,
   fields: TakenFields,
   known: Person | undefined,
   after: readonly Person[],
-  earlier: readonly Planned[],
+  firstRows: ReadonlyMap<string, number>,
 ): readonly TakeInProblem[] {
   if (found.unreadable) return [{ type: 'unreadable' }];
   const formulas = Object.entries(fields).filter(([, text]) => isFormula(text)) as [TakenField, string][];
   if (formulas.length > 0) return formulas.map(([field, text]) => ({ type: 'formula', field, text }));
   if (fields.name === '') return [{ type: 'noName' }];
-  const first = earlier.find((plan) => plan.type !== 'wrong' && folded(plan.fields.name) === folded(fields.name));
-  if (first) return [{ type: 'twice', firstRow: first.row }];
+  const firstRow = firstRows.get(folded(fields.name));
+  if (firstRow !== undefined) return [{ type: 'twice', firstRow }];
   return [...lengthProblems(fields), ...contentProblems(fields, known, after)];
 }
 

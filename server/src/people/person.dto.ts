@@ -8,6 +8,7 @@ import {
   phoneSeconds,
   type PersonId,
 } from '@locutor/core/directory';
+import { mostTakenIn } from '@locutor/core/formats';
 import { hoursId, type HoursId } from '@locutor/core/hours';
 import { ApiProperty, ApiPropertyOptional, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
@@ -95,8 +96,6 @@ export class TakeInPersonDto extends PartialType(AddPersonDto) {
   @PatternField({ pattern: personId.pattern, says: 'That is not the id of a person.', optional: true })
   id?: PersonId;
 }
-
-export const mostTakenIn = 1000;
 
 export class TakeInPeopleDto {
   @IsArray({ message: 'The people are missing.' })

@@ -38,6 +38,8 @@ export function Navigation() {
           gap="2.5"
           px="2.5"
           minH="9"
+          whiteSpace="nowrap"
+          flexShrink="0"
           borderRadius="md"
           css={{ '&.active': { bg: 'petrol.subtle', color: 'petrol.fg', fontWeight: 600 } }}
           _hover={{ bg: 'sunk' }}

@@ -10,7 +10,16 @@ export function lineAt(
   lines: readonly KeptLine[],
   pathname: string,
 ): { readonly line: KeptLine | undefined; readonly basename: string } {
-  const [, id] = /^\/line\/([^/]+)/.exec(decodeURIComponent(pathname)) ?? [];
+  const [, id] = /^\/line\/([^/]+)/.exec(decoded(pathname)) ?? [];
   const line = lines.find((each) => each.id === id) ?? lines[0];
   return { line, basename: line && line.id === id && line !== lines[0] ? `/line/${line.id}` : '/' };
+}
+
+/** An address with its signs decoded; one that is damaged stays as it is. */
+function decoded(pathname: string): string {
+  try {
+    return decodeURIComponent(pathname);
+  } catch {
+    return pathname;
+  }
 }

@@ -54,6 +54,7 @@ describe('the line of an address', () => {
     ['/line/line:shed/script', 'line:shed', '/line/line:shed'],
     ['/line/line%3Ashed/script', 'line:shed', '/line/line:shed'],
     ['/line/line:gone/today', 'line:main', '/'],
+    ['/line/%E0%A4%A', 'line:main', '/'],
   ])('%s is %s', (address, id, basename) => {
     expect(lineAt(lines, address)).toMatchObject({ line: { id }, basename });
   });

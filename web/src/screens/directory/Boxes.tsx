@@ -18,10 +18,10 @@ import { UsesCell } from './UsesCell';
 
 const list = '/api/boxes';
 const columns = [
-  { name: 'Box', width: '17%' },
-  { name: 'Whose', width: '14%' },
+  { name: 'Box', width: '15%' },
+  { name: 'Whose', width: '13%' },
   { name: 'Before the message', width: '22%' },
-  { name: 'Longest', width: '84px' },
+  { name: 'Longest', width: '72px' },
   { name: 'Who is told', width: '22%' },
   { name: 'Used' },
 ];

@@ -4,6 +4,7 @@ import {
   describeField,
   describeTakeInProblem,
   isVcard,
+  mostTakenIn,
   planTakeIn,
   readPeopleTable,
   readVcards,
@@ -29,10 +30,8 @@ export function TakeIn() {
   const file = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const planned = useMemo(
-    () => planTakeIn(isVcard(text) ? readVcards(text) : readPeopleTable(text), people),
-    [text, people],
-  );
+  const found = useMemo(() => (isVcard(text) ? readVcards(text) : readPeopleTable(text)), [text]);
+  const planned = useMemo(() => planTakeIn(found, people), [found, people]);
   const body = takeInBody(planned);
   const read = (next: string): void => {
     setProblem(next.length > largestText ? 'That is too much at once: at most two million characters.' : null);
@@ -102,6 +101,12 @@ export function TakeIn() {
       )}
       {text.trim() !== '' && planned.length === 0 && (
         <Text mt="3">No people were found in this. One row a person, with a name in it.</Text>
+      )}
+      {found.length > mostTakenIn && (
+        <Text role="status" mt="3">
+          These are the first {mostTakenIn.toLocaleString()} of {found.length.toLocaleString()}; bring the rest in
+          afterwards.
+        </Text>
       )}
       {planned.length > 0 && <Preview planned={planned} />}
       {planned.length > 0 && (
