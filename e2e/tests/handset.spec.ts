@@ -2,7 +2,7 @@ import { callAt, expect, heard, loudnessOf, test } from '../support/test';
 
 test('words of an answering rule are heard before its menu', async ({ page, server }) => {
   await page.goto(`${server.url}/today`);
-  await page.getByRole('button', { name: /^Lunch, Welcome/ }).click();
+  await page.getByRole('button', { name: /^(Now: )?Lunch, Welcome/ }).click();
   await page.getByRole('button', { name: 'Call', exact: true }).click();
   await expect(heard(page)).toContainText('The front desk is at lunch until half past twelve.');
   await expect(heard(page)).toContainText('Thank you for calling Larkspur Cove Boatyard.');

@@ -15,11 +15,11 @@ import { UsesCell } from './UsesCell';
 
 const list = '/api/contacts';
 const columns = [
-  { name: 'Name', width: '24%' },
-  { name: 'Number', width: '180px' },
-  { name: 'In service from', width: '150px' },
-  { name: 'until', width: '150px' },
-  { name: 'Used in the script' },
+  { name: 'Name', width: '20%' },
+  { name: 'Number', width: '156px' },
+  { name: 'In service from', width: '144px' },
+  { name: 'until', width: '144px' },
+  { name: 'Used' },
 ];
 
 /** Numbers outside the business to which calls are sent, and the days on which they can be. */

@@ -102,7 +102,7 @@ export default function Start() {
             onChange={(value) => setStarter(value as StarterId)}
           />
           .{' '}
-          <Text as="span" fontSize="14px" color="quiet">
+          <Text as="span" display="block" fontSize="14px" lineHeight="1.4" color="quiet">
             {starters[starter].about}
           </Text>
         </Sentence>

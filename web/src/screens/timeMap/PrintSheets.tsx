@@ -1,6 +1,6 @@
 import type { Attendant, Names } from '@locutor/core/line';
-import type { TimeMapLayout } from '@locutor/core/paths';
-import { useEffect } from 'react';
+import { layOut, type Way } from '@locutor/core/paths';
+import { useEffect, useMemo } from 'react';
 import { createPortal } from 'react-dom';
 import { paperColours } from './colours';
 import { drawingHeight, labelPx, MapDrawing, MapLabels, rowPx } from './MapDrawing';
@@ -13,10 +13,20 @@ const inside: Readonly<Record<Paper, { readonly width: number; readonly height: 
   Letter: { width: 255, height: 191 },
 };
 const headMm = 10;
+/** So many pixels across a sheet let the names be read at arm’s length. */
+const acrossPx = 1100;
+const [leftPx, endPx] = [24, 190];
+
+/** Laid out for the paper, however far the screen is zoomed; the screen’s own drawing is hidden meanwhile. */
+function layOutForPaper(ways: readonly Way[]) {
+  const seconds = Math.max(1000, ...ways.map(({ endMs, menu }) => menu.at(-1)?.toMs ?? endMs)) / 1000;
+  const pxPerSecond = (acrossPx - labelPx - leftPx - endPx) / seconds;
+  return layOut(ways, { pxPerSecond, rowPx, leftPx, endPx });
+}
 
 interface Props {
   readonly paper: Paper;
-  readonly layout: TimeMapLayout;
+  readonly ways: readonly Way[];
   readonly attendant: Attendant;
   readonly names: Names;
   readonly title: string;
@@ -24,8 +34,9 @@ interface Props {
 }
 
 /** The map on sheets of paper, as wide as fits and on as many as it takes; opens the browser's print dialog. */
-export function PrintSheets({ paper, layout, attendant, names, title, onDone }: Props) {
+export function PrintSheets({ paper, ways, attendant, names, title, onDone }: Props) {
   const { width, height } = inside[paper];
+  const layout = useMemo(() => layOutForPaper(ways), [ways]);
   const drawnPx = labelPx + layout.width;
   const mmPerPx = width / drawnPx;
   const rowsPerSheet = Math.max(4, Math.floor(((height - headMm) / mmPerPx - drawingHeight(0)) / rowPx));

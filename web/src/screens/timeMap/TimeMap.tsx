@@ -90,7 +90,16 @@ export default function TimeMap() {
       </Flex>
       <Summary ways={found.ways} isCut={found.isCut} left={lengths.left} />
       <MapView frame={frame} layout={layout} onZoom={stepZoom} onFit={() => setZoom(null)} />
-      {paper && <PrintSheets paper={paper} {...picture} onDone={donePrinting} />}
+      {paper && (
+        <PrintSheets
+          paper={paper}
+          ways={found.ways}
+          attendant={attendant}
+          names={names}
+          title={title}
+          onDone={donePrinting}
+        />
+      )}
     </Flex>
   );
 }
@@ -141,7 +150,10 @@ function useFit(frame: RefObject<HTMLDivElement | null>, ways: readonly Way[]): 
   useEffect(() => {
     const element = frame.current;
     if (!element) return undefined;
-    const observer = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
+    // While something else is printed the map is hidden, and has no width.
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry && entry.contentRect.width > 0) setWidth(entry.contentRect.width);
+    });
     observer.observe(element);
     return () => observer.disconnect();
   }, [frame]);
