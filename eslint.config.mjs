@@ -13,9 +13,10 @@ const closedTo = {
   speech: ['audio', 'call', 'proof'],
   audio: ['hours', 'directory', 'speech', 'call', 'proof'],
   formats: ['audio', 'call', 'proof', 'paths'],
-  call: ['audio', 'proof', 'formats', 'paths'],
-  paths: ['audio', 'proof', 'formats'],
-  proof: ['audio', 'call', 'formats', 'paths'],
+  call: ['audio', 'proof', 'formats', 'paths', 'exchange'],
+  exchange: ['audio', 'proof', 'formats', 'paths'],
+  paths: ['audio', 'proof', 'formats', 'exchange'],
+  proof: ['audio', 'call', 'formats', 'paths', 'exchange'],
 };
 
 const roomRules = Object.entries(closedTo).map(([room, closed]) => ({

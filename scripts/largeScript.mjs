@@ -39,5 +39,5 @@ export function largeAttendant(core, { menus, people, boxId, periodId }) {
   });
   const toFirst = [{ type: 'goTo', sheetId: idOf(0) }];
   const rules = periodId ? [{ type: 'period', periodId, path: toFirst }] : [];
-  return { schemaVersion, voice: 'slt', sheets, paths: [], answering: { rules, otherwise: toFirst } };
+  return { schemaVersion, voice: 'slt', sheets, paths: [], fallbacks: [], answering: { rules, otherwise: toFirst } };
 }

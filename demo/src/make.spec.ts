@@ -5,7 +5,8 @@ import { startServer } from '@locutor/server/app';
 import { instantOf } from '@locutor/core/hours';
 import { usesOf, type Attendant, type Line } from '@locutor/core/line';
 import { faultsIn, proof } from '@locutor/core/proof';
-import { runTrial, type CallScript, type StaffAct } from '@locutor/core/call';
+import { type CallScript } from '@locutor/core/call';
+import { runTrial, type StaffAct } from '@locutor/core/exchange';
 import { asker, type Ask } from './api';
 import { makeDemo } from './make';
 

@@ -1,11 +1,12 @@
 import { joinPcm, phoneRateHz, readWav, writeWav } from '@locutor/core/audio';
-import type { Box, CallerList, Contact, Person, Tell } from '@locutor/core/directory';
+import type { Box, CallerList, Contact, Group, Person, Queue, Tell } from '@locutor/core/directory';
 import { periodId, weekdays, type Hours, type WeekSpan } from '@locutor/core/hours';
 import type { Attendant, Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
 import { asker, type Ask } from './api';
-import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName } from './people';
+import { bodyOf, boxCodes, groups, launchLine } from './groups';
+import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName, type StaffName } from './people';
 import { boatyardAttendant, shedAttendant, type Cast } from './script';
 
 /** Makes the boatyard in an empty data folder, through the API that the application itself uses. */
@@ -58,10 +59,20 @@ async function castOf(ask: Ask, line: Line): Promise<Cast> {
   }
   const hours = await setHours(ask, line);
   const boxes = await ask<Box[]>('GET', '/api/boxes');
+  for (const [name, { code, pin }] of Object.entries(boxCodes)) {
+    const { id, revision } = named(boxes, name) as Box & { revision: number };
+    await ask('PATCH', `/api/boxes/${id}`, { revision, code, pin });
+  }
+  const person = (name: StaffName): Person['id'] => named(people, name).id;
+  const made: Group[] = [];
+  for (const group of groups) made.push(await ask<Group>('POST', '/api/groups', bodyOf(group, person)));
+  const queue = await ask<Queue>('POST', '/api/queues', bodyOf(launchLine, person));
   const outside = await ask<Contact[]>('GET', '/api/contacts');
   const lists = await ask<CallerList[]>('GET', '/api/caller-lists');
   return {
-    person: (name) => named(people, name).id,
+    person,
+    group: (name) => named(made, name).id,
+    launchLine: queue.id,
     box: (name) => named(boxes, name).id,
     period: (name) => named(hours.periods, name).id,
     contact: (name) => named(outside, name).id,

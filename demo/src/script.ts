@@ -1,4 +1,4 @@
-import type { BoxId, CallerListId, ContactId, PersonId } from '@locutor/core/directory';
+import type { BoxId, CallerListId, ContactId, GroupId, PersonId, QueueId } from '@locutor/core/directory';
 import type { PeriodId } from '@locutor/core/hours';
 import {
   messageDefaults,
@@ -9,17 +9,21 @@ import {
   schemaVersion,
   sheetId,
   type Attendant,
+  type Fallback,
   type Key,
   type LineId,
   type NamedPath,
   type Option,
   type Path,
 } from '@locutor/core/line';
+import type { GroupName } from './groups';
 import type { BoxName, StaffName } from './people';
 
 /** What the script refers to, by name. */
 export interface Cast {
   readonly person: (name: StaffName) => PersonId;
+  readonly group: (name: GroupName) => GroupId;
+  readonly launchLine: QueueId;
   readonly box: (name: BoxName) => BoxId;
   readonly period: (name: 'Open' | 'Lunch') => PeriodId;
   readonly contact: (name: string) => ContactId;
@@ -52,6 +56,7 @@ export function boatyardAttendant(cast: Cast): Attendant {
     voice: 'slt',
     sheets: [welcome(parts), repairs(parts), launch(parts), fuel(), whereWeAre(), french(parts), afterHours(parts)],
     paths: namedPaths(parts),
+    fallbacks: fallbacks(cast, parts),
     answering: {
       rules: [
         { type: 'callers', callerListId: cast.callers('Slip holders'), path: parts.moorings },
@@ -75,19 +80,22 @@ export function boatyardAttendant(cast: Cast): Attendant {
 
 type Paths = ReturnType<typeof pathsOf>;
 
-function pathsOf({ person, box, contact }: Cast) {
+function pathsOf({ person, group, launchLine, box, contact }: Cast) {
   const message = (name: BoxName): Path => [{ type: 'takeMessage', boxId: box(name), ...messageDefaults }];
   const ring = (names: readonly StaffName[], seconds: number): Path =>
     names.map((name) => ({ ...ringDefaults, type: 'ring', personId: person(name), seconds }));
+  const ringGroup = (name: GroupName): Path => [
+    { ...ringDefaults, type: 'ringGroup', groupId: group(name), seconds: null },
+  ];
   const harborMaster = { type: 'contact', contactId: contact('Harbor master') } as const;
   return {
     message,
     frontDesk: [{ type: 'followPath', pathId: frontDesk }],
-    frontDeskSteps: [...ring(['Noor Haldane', 'Effie Brannigan'], 18), ...message('Office')],
+    frontDeskSteps: [...ringGroup('Front desk'), ...message('Office')],
     urgent: [{ type: 'followPath', pathId: urgent }],
     urgentSteps: [
       { type: 'say', spoken: { type: 'typed', words: 'Stay on the line. We are calling the yard.' } },
-      ...ring(['Bram Lindqvist', 'Mateo O’Dowd', 'Cormac Adeyemi'], 24),
+      ...ringGroup('On call'),
       {
         ...ringDefaults,
         type: 'ringOutside',
@@ -98,13 +106,35 @@ function pathsOf({ person, box, contact }: Cast) {
       },
       ...message('Yard'),
     ],
-    moorings: [...ring(['Priya Castellanos', 'Wendell Achterberg'], 18), ...message('Moorings')],
-    parts: [...ring(['Juno Marchetti', 'Silas Pemberton-Roy'], 18), ...message('Parts')],
+    moorings: [...ringGroup('Moorings'), ...message('Moorings')],
+    parts: [...ringGroup('Parts counter'), ...message('Parts')],
     accounts: [...ring(['Hana Zielinska'], 24), ...message('Accounts')],
     engines: [...ring(['Mateo O’Dowd', 'Cormac Adeyemi'], 18), ...message('Yard')],
     rigging: [...ring(['Ingrid Vasquez-Thorne'], 24), ...message('Yard')],
-    haulOut: [...ring(['Bram Lindqvist'], 30), ...message('Yard')],
+    haulOut: [...ringGroup('Yard'), ...message('Yard')],
+    launchLine: [{ type: 'waitInQueue', queueId: launchLine }, ...message('Yard')],
   } as const satisfies Record<string, Path | ((name: BoxName) => Path)>;
+}
+
+/** Where calls go that came past the script to a group, and who leaves the queue by its key. */
+function fallbacks({ group, launchLine }: Cast, paths: Paths): readonly Fallback[] {
+  return [
+    { type: 'group', groupId: group('Front desk'), path: paths.message('Office') },
+    { type: 'group', groupId: group('Moorings'), path: paths.message('Moorings') },
+    { type: 'group', groupId: group('Parts counter'), path: paths.message('Parts') },
+    { type: 'group', groupId: group('Yard'), path: paths.message('Yard') },
+    { type: 'queue', queueId: launchLine, reason: 'full', path: sayThenYard(paths, 'All lines are taken.') },
+    { type: 'queue', queueId: launchLine, reason: 'tooLong', path: sayThenYard(paths, 'Nobody is free just now.') },
+    { type: 'queue', queueId: launchLine, reason: 'nobodyWorking', path: paths.message('Yard') },
+    { type: 'queue', queueId: launchLine, reason: 'exitKey', path: paths.message('Yard') },
+  ];
+}
+
+function sayThenYard({ message }: Paths, words: string): Path {
+  return [
+    { type: 'say', spoken: { type: 'typed', words: `${words} Leave your number and we will call you back today.` } },
+    ...message('Yard'),
+  ];
 }
 
 /** Written once, followed from several keys. */
@@ -169,7 +199,7 @@ function launch(paths: Paths) {
     ...newMenu(sheets.launch, 'Launch day'),
     openingWords: 'Launching runs from the middle of April to the end of May, with the tide.',
     options: [
-      option('1', 'to ask for a date', paths.haulOut),
+      option('1', 'to ask for a date', paths.launchLine),
       option('2', 'to leave your boat’s name and a number', paths.message('Yard')),
       option('9', 'to go back', [{ type: 'back' }]),
     ],
@@ -270,6 +300,7 @@ export function shedAttendant(
     voice: 'rms',
     sheets: [menu, closed],
     paths: [],
+    fallbacks: [],
     answering: {
       rules: [{ type: 'period', periodId: open, path: goTo('shed') }],
       otherwise: goTo('shedClosed'),

@@ -49,34 +49,36 @@ test('steps are reordered, duplicated, cut and pasted by key, and every undo say
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/script/sheet:welcome`);
-  const who = (step: number) => page.getByLabel(`Who is rung by key 1, step ${step}`);
+  await page.goto(`${server.url}/script/sheet:repairs`);
+  const who = (step: number) => page.getByLabel(`Who is rung by key 2, step ${step}`);
   const name = async (step: number) => who(step).locator('option:checked').textContent();
   await expect(who(1)).toBeVisible();
-  expect(await name(1)).toBe('Priya Castellanos');
-  await page.getByRole('button', { name: 'More for key 1, step 1' }).focus();
+  expect(await name(1)).toBe('Mateo O’Dowd');
+  await page.getByRole('button', { name: 'More for key 2, step 1' }).focus();
   await page.keyboard.press('Alt+ArrowDown');
-  expect(await name(1)).toBe('Wendell Achterberg');
-  await expect(page.getByRole('button', { name: 'Undo: reorder the steps of key 1 of Welcome' })).toBeVisible();
-  await page.getByRole('button', { name: 'More for key 1, step 1' }).focus();
+  expect(await name(1)).toBe('Cormac Adeyemi');
+  await expect(
+    page.getByRole('button', { name: 'Undo: reorder the steps of key 2 of Repairs and haul-out' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'More for key 2, step 1' }).focus();
   await page.keyboard.press('Control+d');
-  expect(await name(2)).toBe('Wendell Achterberg');
-  await page.getByRole('button', { name: 'More for key 1, step 1' }).focus();
+  expect(await name(2)).toBe('Cormac Adeyemi');
+  await page.getByRole('button', { name: 'More for key 2, step 1' }).focus();
   await page.keyboard.press('Control+x');
-  expect(await name(2)).toBe('Priya Castellanos');
-  await page.getByRole('button', { name: 'More for key 5, step 1' }).focus();
+  expect(await name(2)).toBe('Mateo O’Dowd');
+  await page.getByRole('button', { name: 'More for key 3, step 1' }).focus();
   await page.keyboard.press('Control+v');
-  await expect(page.getByLabel('Who is rung by key 5, step 2').locator('option:checked')).toHaveText(
-    'Wendell Achterberg',
-  );
-  await page.getByRole('button', { name: 'Undo: ring Wendell Achterberg for 18 s (key 5 of Welcome)' }).click();
-  await expect(page.getByLabel('Who is rung by key 5, step 2')).toBeHidden();
+  await expect(page.getByLabel('Who is rung by key 3, step 2').locator('option:checked')).toHaveText('Cormac Adeyemi');
+  await page
+    .getByRole('button', { name: 'Undo: ring Cormac Adeyemi for 18 s (key 3 of Repairs and haul-out)' })
+    .click();
+  await expect(page.getByLabel('Who is rung by key 3, step 2')).toBeHidden();
   await saved(page);
 });
 
 test('a step is dragged to another key, and a key to another place', async ({ page, server }) => {
-  await page.goto(`${server.url}/script/sheet:welcome`);
-  const handle = page.getByRole('button', { name: 'More for key 1, step 1' });
+  await page.goto(`${server.url}/script/sheet:repairs`);
+  const handle = page.getByRole('button', { name: 'More for key 2, step 1' });
   const target = page.getByRole('button', { name: 'More for key 3, step 2' });
   const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
   if (!from || !to) throw new Error('Nothing to drag');
@@ -87,11 +89,9 @@ test('a step is dragged to another key, and a key to another place', async ({ pa
   await page.mouse.up();
   await expect(page.getByRole('button', { name: 'Undo: move a step to another path' })).toBeVisible();
   await expect(
-    page.getByRole('group', { name: 'What key 3 does' }).locator('option:checked', { hasText: 'Priya Castellanos' }),
+    page.getByRole('group', { name: 'What key 3 does' }).locator('option:checked', { hasText: 'Mateo O’Dowd' }),
   ).toHaveCount(1);
-  await expect(page.getByLabel('Who is rung by key 1, step 1').locator('option:checked')).toHaveText(
-    'Wendell Achterberg',
-  );
+  await expect(page.getByLabel('Who is rung by key 2, step 1').locator('option:checked')).toHaveText('Cormac Adeyemi');
 });
 
 test('a whole menu is duplicated, cut and pasted; two sheets are written side by side', async ({ page, server }) => {

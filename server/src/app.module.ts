@@ -9,7 +9,9 @@ import type { Config } from './config';
 import { ContactsModule } from './contacts/contacts.module';
 import { dataSourceOptions } from './database/dataSource';
 import { DraftsModule } from './drafts/drafts.module';
+import { ExtensionsModule } from './extensions/extensions.module';
 import { GreetingsModule } from './greetings/greetings.module';
+import { GroupsModule } from './groups/groups.module';
 import { HealthController } from './health/health.controller';
 import { HoursModule } from './hours/hours.module';
 import { LinesModule } from './lines/lines.module';
@@ -17,6 +19,7 @@ import { MessagesModule } from './messages/messages.module';
 import { PeopleModule } from './people/people.module';
 import { ProblemFilter } from './problems/problemFilter';
 import { validation } from './problems/validation';
+import { QueuesModule } from './queues/queues.module';
 import { SpeechModule } from './speech/speech.module';
 import { StartModule } from './start/start.module';
 import { TrialsModule } from './trials/trials.module';
@@ -32,12 +35,15 @@ export class AppModule {
         TypeOrmModule.forRoot(dataSourceOptions(config.dataDir)),
         AudioModule.for(config),
         UsesModule,
+        ExtensionsModule,
         StartModule,
         LinesModule,
         DraftsModule,
         VersionsModule,
         HoursModule,
         PeopleModule,
+        GroupsModule,
+        QueuesModule,
         BoxesModule,
         ContactsModule,
         CallerListsModule,

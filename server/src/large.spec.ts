@@ -1,4 +1,5 @@
-import { runTrial, type CallScript } from '@locutor/core/call';
+import { type CallScript } from '@locutor/core/call';
+import { runTrial } from '@locutor/core/exchange';
 import { messageDefaults, newMenu, ringDefaults, schemaVersion, sheetId, type Attendant } from '@locutor/core/line';
 import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
 
@@ -34,7 +35,7 @@ function deep(personId: never, boxId: never): Attendant {
     wrongKeyPath: message,
   }));
   const otherwise = [{ type: 'goTo' as const, sheetId: id(0) }];
-  return { schemaVersion, voice: 'slt', sheets, paths: [], answering: { rules: [], otherwise } };
+  return { schemaVersion, voice: 'slt', sheets, paths: [], fallbacks: [], answering: { rules: [], otherwise } };
 }
 
 describe('an attendant of two hundred menus', () => {

@@ -2,8 +2,10 @@ import { findByKeypad, lettersSpelled, spokenName, type Person } from '../direct
 import type { Key } from '../line';
 import { understand } from '../speech';
 import type { PlayItem } from './effect';
-import { readDigits, readFinished } from './extension';
+import { idOf, readDigits, readFinished } from './extension';
+import { planOfDialled } from './group';
 import { callLimits } from './limits';
+import type { Dialable } from './ready';
 import { ring, whyNotPerson } from './ringing';
 import { note, play, sayThen, setPhase, startTimer, stopPlaying, stopTimer, type Run } from './run';
 import type { Ask, AskSpeaking, AskWaiting, Next, RingPlan } from './state';
@@ -78,10 +80,9 @@ export function passAsk(run: Run, { ask: asked, digits }: AskWaiting): Next | un
 function finishAsk(run: Run, asked: Ask, digits: string): Next | undefined {
   switch (asked.what) {
     case 'extension': {
-      const meant = readFinished(run.ready, digits);
-      const person = meant.type === 'person' ? meant.person : null;
-      note(run, { type: 'dialledExtension', digits, personId: person?.id ?? null });
-      return person ? ringFound(run, asked, person) : askAgain(run, asked, phrases(run).noSuchExtension);
+      const found = readFinished(run.ready, digits);
+      note(run, { type: 'dialledExtension', digits, to: found ? idOf(found) : null });
+      return found ? reachFound(run, asked, found) : askAgain(run, asked, phrases(run).noSuchExtension);
     }
     case 'name': {
       const found = findByKeypad(run.script.people, digits, asked.by);
@@ -115,6 +116,12 @@ function askAgain(run: Run, asked: Ask, says: string | null): Next | undefined {
   if (says === null) return next;
   sayThen(run, lineItems(run, says), next);
   return undefined;
+}
+
+function reachFound(run: Run, asked: Ask, found: Dialable): Next | undefined {
+  if (found.type === 'person') return ringFound(run, asked, found.person);
+  if (found.type === 'group') return { type: 'ringGroup', ring: planOfDialled(found.group, asked.place) };
+  return { type: 'queue', queueId: found.queue.id, place: asked.place };
 }
 
 function ringFound(run: Run, asked: Ask, person: Person): Next | undefined {

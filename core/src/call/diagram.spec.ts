@@ -8,7 +8,7 @@ import type { CallScript } from './script';
 import { idleCall, type CallState, type Phase } from './state';
 import { step } from './step';
 import type { CallEvent } from './event';
-import { runTrial, type CallerAct, type StaffAct } from './trial';
+import { runTrial, type CallerAct, type StaffAct } from '../exchange';
 
 const page = join(__dirname, '../../../docs/call.md');
 const began = '<!-- states: made by core/src/call/diagram.spec.ts; run it with WRITE_DOCS=1 to make them anew -->';
@@ -29,7 +29,7 @@ function transitions(): readonly string[] {
     }),
   );
   const dialled = fc
-    .tuple(fc.integer({ min: 0, max: 20_000 }), fc.constantFrom('204', '206', '299', '2#', '224', '2241', '2*'))
+    .tuple(fc.integer({ min: 0, max: 20_000 }), fc.constantFrom('204', '206', '304', '299', '2#', '224', '2241', '2*'))
     .map(([fromMs, digits]) =>
       [...digits].map((key, index): CallerAct => ({ type: 'press', key: key as Key, afterMs: fromMs + index * 300 })),
     );
@@ -61,6 +61,8 @@ const onward: readonly State[] = [
   'menuWaiting',
   'askSpeaking',
   'ringing',
+  'ringingGroup',
+  'queuing',
   'boxGreeting',
   'ended',
 ];
@@ -106,6 +108,14 @@ describe('docs/call.md', () => {
       askSpeaking: true,
       askWaiting: true,
       ringing: true,
+      ringingGroup: true,
+      queuing: true,
+      inQueue: true,
+      onHold: true,
+      pinSpeaking: true,
+      pinWaiting: true,
+      pinChecking: true,
+      hearingMessages: true,
       accepting: true,
       connected: true,
       boxGreeting: true,

@@ -1,4 +1,4 @@
-import type { BoxId, E164, PersonId, Tell } from '../directory';
+import type { BoxId, E164, GroupId, PersonId, QueueId, Tell } from '../directory';
 import type { Sentence } from '../speech';
 import type { OutsideTarget } from './state';
 import type { TranscriptEntry } from './transcript';
@@ -7,7 +7,11 @@ import type { TranscriptEntry } from './transcript';
 export type PlayItem =
   | { readonly type: 'sentence'; readonly sentence: Sentence }
   /** The tone after which a message is spoken. */
-  | { readonly type: 'beep' };
+  | { readonly type: 'beep' }
+  /** Hold music for so long. */
+  | { readonly type: 'music'; readonly ms: number }
+  /** A kept sound, such as a message, and its length. */
+  | { readonly type: 'audio'; readonly audioId: string; readonly ms: number };
 
 /** The very phone that rings. */
 export type RungPhone =
@@ -33,6 +37,29 @@ export type Ring = {
   /** How long it rings at most, in ms; null with no limit. */
   readonly forMs: number | null;
   readonly hear: readonly PlayItem[];
+};
+/** Ring a group's members in its order; who and when is for the exchange to say. Stopped like any ringing. */
+export type RingGroup = {
+  readonly type: 'ringGroup';
+  readonly ringId: number;
+  readonly groupId: GroupId;
+  /** In all; null for as long as the group says. */
+  readonly seconds: number | null;
+  readonly hear: readonly PlayItem[];
+};
+/** Ask for a place in a queue; answered with `queued` or `queueRefused`. */
+export type EnterQueue = { readonly type: 'enterQueue'; readonly waitId: number; readonly queueId: QueueId };
+/** The caller waits no longer. */
+export type LeaveQueue = { readonly type: 'leaveQueue'; readonly waitId: number };
+/** Ask how far the caller is; answered with `placeIs`. */
+export type AskPlace = { readonly type: 'askPlace'; readonly waitId: number };
+/** Ask whether a PIN opens a box; answered with `pinChecked`. */
+export type CheckPin = { readonly type: 'checkPin'; readonly boxId: BoxId; readonly pin: string };
+/** A message was heard, or is not wanted any more. */
+export type MarkMessage = {
+  readonly type: 'markMessage';
+  readonly messageId: string;
+  readonly as: 'heard' | 'deleted';
 };
 export type StopRinging = { readonly type: 'stopRinging'; readonly ringId: number };
 /** Say these to the one who answered; the caller goes on hearing it ring. Report their key with `staffPressed`. */
@@ -68,6 +95,12 @@ export type CallEffect =
   | StartTimer
   | StopTimer
   | Ring
+  | RingGroup
+  | EnterQueue
+  | LeaveQueue
+  | AskPlace
+  | CheckPin
+  | MarkMessage
   | StopRinging
   | AskToAccept
   | Connect

@@ -1,5 +1,6 @@
 import { unreachable } from '../result';
 import { stopMessage } from './message';
+import { stopWaiting } from './queue';
 import { note, setPhase, stopPlaying, stopTimer, type Run } from './run';
 import type { EndReason } from './transcript';
 
@@ -34,19 +35,30 @@ function stopWhatGoesOn(run: Run): void {
     case 'saying':
     case 'menuSpeaking':
     case 'askSpeaking':
+    case 'pinSpeaking':
+    case 'hearingMessages':
+    case 'onHold':
     case 'boxGreeting':
       return stopPlaying(run, phase.playId);
     case 'menuWaiting':
     case 'menuDialling':
     case 'askWaiting':
+    case 'pinWaiting':
       return stopTimer(run, phase.timerId);
     case 'ringing':
     case 'accepting':
       run.effects.push({ type: 'stopRinging', ringId: phase.ringId });
       return stopTimer(run, phase.timerId);
+    case 'ringingGroup':
+      run.effects.push({ type: 'stopRinging', ringId: phase.ringId });
+      return;
+    case 'queuing':
+    case 'inQueue':
+      return stopWaiting(run, phase, 'hungUp');
     case 'recording':
       return stopMessage(run, phase);
     case 'idle':
+    case 'pinChecking':
     case 'connected':
     case 'ended':
       return;

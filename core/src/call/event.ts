@@ -1,12 +1,29 @@
-import type { Key } from '../line';
+import type { BoxId, GroupId, PersonId, QueueId } from '../directory';
+import type { GreetingId, Key } from '../line';
+import type { RungPhone } from './effect';
+import type { NotAnswered } from './transcript';
 
 interface Timed {
   /** When it happened, in ms since 1970 on the call's clock, which may be a pretended one. */
   readonly atMs: number;
 }
 
+/** What a call goes to past the attendant: an extension or a direct number was dialled, or a box from a desk phone. */
+export type DirectTo =
+  | { readonly type: 'person'; readonly personId: PersonId }
+  | { readonly type: 'group'; readonly groupId: GroupId }
+  | { readonly type: 'queue'; readonly queueId: QueueId }
+  | { readonly type: 'box'; readonly boxId: BoxId };
+/** To whom a call can be transferred. */
+export type TransferTo = Exclude<DirectTo, { readonly type: 'box' }>;
+
 /** A caller has rung the line and it answers. Always the first event, and only that. */
-export type Dialled = Timed & { readonly type: 'dialled'; readonly callerNumber: string };
+export type Dialled = Timed & {
+  readonly type: 'dialled';
+  readonly callerNumber: string;
+  /** Where it goes to past the attendant. */
+  readonly to?: DirectTo;
+};
 export type KeyPressed = Timed & { readonly type: 'keyPressed'; readonly key: Key };
 /** The caller said something that was understood as these words. */
 export type CallerSpoke = Timed & { readonly type: 'callerSpoke'; readonly words: string };
@@ -15,8 +32,53 @@ export type PlayEnded = Timed & { readonly type: 'playEnded'; readonly playId: n
 /** A timer ran out. */
 export type TimePassed = Timed & { readonly type: 'timePassed'; readonly timerId: number };
 export type StaffAnswered = Timed & { readonly type: 'staffAnswered'; readonly ringId: number };
-/** The rung phone is in use, or they declined. */
-export type StaffBusy = Timed & { readonly type: 'staffBusy'; readonly ringId: number };
+/** The rung phone is in use, they declined, or they are away from it. */
+export type StaffBusy = Timed & { readonly type: 'staffBusy'; readonly ringId: number; readonly why?: 'busy' | 'away' };
+/** A member of the group that rings, or of the queue the caller waits in, is there to talk. */
+export type MemberAnswered = Timed & {
+  readonly type: 'memberAnswered';
+  /** The id of the ringing or the wait. */
+  readonly id: number;
+  readonly phone: RungPhone;
+  /** What the caller hears when put on hold; null for hold music. */
+  readonly holdGreetingId: GreetingId | null;
+};
+export type GroupUnanswered = Timed & {
+  readonly type: 'groupUnanswered';
+  readonly ringId: number;
+  readonly why: NotAnswered;
+};
+/** The caller has a place in the queue. */
+export type Queued = Timed & { readonly type: 'queued'; readonly waitId: number };
+/** The queue does not take the caller, or keeps them no longer. */
+export type QueueRefused = Timed & {
+  readonly type: 'queueRefused';
+  readonly waitId: number;
+  readonly why: 'full' | 'nobodyWorking';
+};
+/** How far the caller is: 1 is next; the expected wait is in ms. */
+export type PlaceIs = Timed & {
+  readonly type: 'placeIs';
+  readonly waitId: number;
+  readonly place: number;
+  readonly expectedWaitMs: number;
+};
+/** Who talks to the caller puts them on hold, or takes them back. */
+export type StaffHeld = Timed & { readonly type: 'staffHeld'; readonly on: boolean };
+/** Who talks to the caller sends them to somebody else. */
+export type StaffTransferred = Timed & { readonly type: 'staffTransferred'; readonly to: TransferTo };
+/** A message as it is heard by phone. */
+export interface MessageToHear {
+  readonly messageId: string;
+  readonly from: string;
+  readonly audioId: string;
+  readonly lengthMs: number;
+}
+/** The messages of a box, oldest first; null when the PIN is wrong. */
+export type PinChecked = Timed & {
+  readonly type: 'pinChecked';
+  readonly messages: readonly MessageToHear[] | null;
+};
 /** A key on the phone that was rung, before the two are connected. */
 export type StaffPressed = Timed & { readonly type: 'staffPressed'; readonly key: Key };
 /** The one the caller talks to, or who was asked to accept the call, put the phone down. */
@@ -32,6 +94,14 @@ export type CallEvent =
   | TimePassed
   | StaffAnswered
   | StaffBusy
+  | MemberAnswered
+  | GroupUnanswered
+  | Queued
+  | QueueRefused
+  | PlaceIs
+  | StaffHeld
+  | StaffTransferred
+  | PinChecked
   | StaffPressed
   | StaffHungUp
   | CallerHungUp;

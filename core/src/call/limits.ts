@@ -16,6 +16,9 @@ export const callLimits = {
   nextDigitWithinMs: 3000,
   /** How often they are asked. */
   mostAsks: 3,
+  /** Hold music goes round after this long. */
+  musicMs: 30_000,
+  longestPin: 8,
   /** How many matches are read out at a time, on keys 1 to 8; 9 is for more. */
   choicesAtATime: 8,
 } as const;

@@ -1,12 +1,14 @@
-import { boxOf, personDefaults, spokenName, type Person, type PersonId } from '../directory';
+import { boxOf, personDefaults, spokenName, type Group, type PersonId } from '../directory';
 import { defaultRingSeconds, isKey, type Key, type Menu, type SheetId, type Slot } from '../line';
 import { understand } from '../speech';
 import { endCall } from './end';
-import { readDigits, readFinished } from './extension';
+import { idOf, readDigits, readFinished } from './extension';
+import { planOfDialled } from './group';
 import { greetForMessage } from './message';
+import { stepsAt, type Dialable } from './ready';
 import { ring, whyNotPerson } from './ringing';
 import { lineOf, note, play, sayThen, setPhase, startTimer, stopPlaying, stopTimer, type Run } from './run';
-import type { MenuDialling, MenuSpeaking, MenuWaiting, Next, Tries } from './state';
+import type { GroupPlan, MenuDialling, MenuSpeaking, MenuWaiting, Next, Tries } from './state';
 import { lineItems, partItems, phrases } from './words';
 
 type InMenu = MenuSpeaking | MenuWaiting | MenuDialling;
@@ -55,7 +57,7 @@ export function takeWords(run: Run, phase: MenuSpeaking | MenuWaiting, words: st
   if (!isClear) return failAt(run, menu, { ...phase.tries, wrongKeys: phase.tries.wrongKeys + 1 }, 'wrongKey');
   if (isKey(understood)) return optionPath(menu, understood);
   const person = run.ready.people.get(understood);
-  return person && ringDialled(run, menu.id, person);
+  return person && ringDialled(run, menu.id, { type: 'person', person });
 }
 
 /** The wait for a key or a further digit is over. */
@@ -70,7 +72,7 @@ export function passSilently(run: Run, phase: MenuWaiting | MenuDialling): Next 
 }
 
 /** The person of an extension dialled in a menu did not answer: a message in their box, or the menu again. */
-export function afterUnanswered(run: Run, personId: PersonId, sheetId: SheetId): Next | undefined {
+export function afterUnanswered(run: Run, personId: PersonId, sheetId: SheetId | null): Next | undefined {
   const box = run.ready.boxByOwner.get(personId) ?? boxOf(run.script.boxes, personId);
   if (box) {
     greetForMessage(run, box, { beep: null, tell: null });
@@ -78,7 +80,8 @@ export function afterUnanswered(run: Run, personId: PersonId, sheetId: SheetId):
   }
   const person = run.ready.people.get(personId);
   const name = spokenName(person ?? { name: '', saidAs: personDefaults.saidAs });
-  sayThen(run, lineItems(run, phrases(run).noAnswer(name)), { type: 'enter', sheetId });
+  const next: Next = sheetId ? { type: 'enter', sheetId } : { type: 'end', reason: 'pathRanOut' };
+  sayThen(run, lineItems(run, phrases(run).noAnswer(name)), next);
   return undefined;
 }
 
@@ -119,14 +122,16 @@ function takeDigit(run: Run, menu: Menu, { tries, digits }: MenuDialling, key: K
 /** The digits stand: a single one may be an option, several are an extension. */
 function finishDialling(run: Run, menu: Menu, tries: Tries, digits: string): Next | undefined {
   if (digits.length === 1 && isKey(digits)) return takeOption(run, menu, tries, digits);
-  const meant = readFinished(run.ready, digits);
-  const person = meant.type === 'person' ? meant.person : null;
-  note(run, { type: 'dialledExtension', digits, personId: person?.id ?? null });
-  if (person) return ringDialled(run, menu.id, person);
+  const found = readFinished(run.ready, digits);
+  note(run, { type: 'dialledExtension', digits, to: found ? idOf(found) : null });
+  if (found) return ringDialled(run, menu.id, found);
   return failAt(run, menu, { ...tries, wrongKeys: tries.wrongKeys + 1 }, 'wrongKey');
 }
 
-function ringDialled(run: Run, sheetId: SheetId, person: Person): Next | undefined {
+function ringDialled(run: Run, sheetId: SheetId, dialled: Dialable): Next | undefined {
+  if (dialled.type === 'queue') return { type: 'queue', queueId: dialled.queue.id, place: null };
+  if (dialled.type === 'group') return { type: 'ringGroup', ring: dialledGroup(run, dialled.group, sheetId) };
+  const { person } = dialled;
   const target = { type: 'person', personId: person.id } as const;
   const unanswered: Next = { type: 'unanswered', personId: person.id, sheetId };
   const why = whyNotPerson(run, person);
@@ -136,6 +141,13 @@ function ringDialled(run: Run, sheetId: SheetId, person: Person): Next | undefin
   }
   ring(run, { target, seconds: defaultRingSeconds, accept: false, hear: { type: 'ringback' }, unanswered });
   return undefined;
+}
+
+/** Nobody in a dialled group answering leads to its own path, or, where it has none, back to the menu. */
+function dialledGroup(run: Run, group: Group, sheetId: SheetId): GroupPlan {
+  const plan = planOfDialled(group, null);
+  const hasPath = stepsAt(lineOf(run), { type: 'group', groupId: group.id }).length > 0;
+  return hasPath ? plan : { ...plan, unanswered: { type: 'enter', sheetId } };
 }
 
 /** One try more: the menu is said again, or its path for those who cannot manage is taken. */

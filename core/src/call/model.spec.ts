@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { anyScript } from '../testing/anyScript';
-import { closedMoment, openMoment } from '../testing/boatyard';
-import { findByKeypad, isInList, readPhoneNumber, type Person } from '../directory';
+import { closedMoment, noor, openMoment } from '../testing/boatyard';
+import { findByKeypad, isInList, readPhoneNumber, type GroupId, type Person, type QueueId } from '../directory';
 import { answersAt, isWorkingAt } from '../hours';
 import { findSheet, keys, pathAt, type Key, type LineId, type Menu, type Path, type SheetId, type Slot } from '../line';
 import { phrasesOf, sheetSentences, splitSentences } from '../speech';
@@ -64,7 +64,7 @@ class Teller {
 
   /** A path that nobody goes on after. */
   private takeAll(path: Path): never {
-    this.take(path);
+    this.take(path, false);
     return this.end('nothing more');
   }
 
@@ -72,8 +72,10 @@ class Teller {
     return this.takeAll(pathAt(this.line.attendant, slot) ?? []);
   }
 
-  private take(path: Path): void {
-    for (const each of path) {
+  /** `more`: whether there are steps after the path, where it is followed from. */
+  private take(path: Path, more: boolean): void {
+    for (const [index, each] of path.entries()) {
+      const goesOn = more || index < path.length - 1;
       switch (each.type) {
         case 'ring': {
           const person = this.script.people.find(({ id }) => id === each.personId);
@@ -91,6 +93,16 @@ class Teller {
           if (this.staff === 'doesNotAnswer' && each.seconds === null) this.end('rings for ever');
           break;
         }
+        case 'ringGroup': {
+          if (!this.script.groups.some(({ id }) => id === each.groupId)) break;
+          this.say(each.before);
+          this.ringGroup();
+          if (!goesOn) this.takeFallback({ type: 'group', groupId: each.groupId });
+          break;
+        }
+        case 'waitInQueue':
+          if (this.script.queues.some(({ id }) => id === each.queueId)) this.wait(each.queueId, goesOn);
+          break;
         case 'handOver': {
           const number = this.outside(each.to);
           if (!number) break;
@@ -138,7 +150,7 @@ class Teller {
           const named = this.line.attendant.paths.find(({ id }) => id === each.pathId);
           if (!named) break;
           this.turn();
-          this.take(named.steps);
+          this.take(named.steps, goesOn);
           break;
         }
         case 'record':
@@ -185,20 +197,62 @@ class Teller {
   private dialInMenu(menu: Menu, key: Key): Key | undefined {
     let digits: string = key;
     const begins = (): boolean =>
-      this.script.people.some(({ extension }) => extension.startsWith(digits) && extension !== digits);
-    const longest = Math.max(...this.script.people.map(({ extension }) => extension.length));
+      this.extensions().some((extension) => extension.startsWith(digits) && extension !== digits);
+    const longest = Math.max(...this.extensions().map((extension) => extension.length));
     while (menu.extensions && (digits.length > 1 || begins()) && digits.length < longest) {
       const turn = this.nextTurn();
       if (turn.type === 'silence' || turn.key === '#' || turn.key === '*') break;
       digits += turn.key;
     }
     if (digits.length === 1) return menu.options.find((option) => option.key === digits)?.key;
+    const other = this.dialled(digits);
+    if (other && 'groupId' in other) {
+      this.ringGroup();
+      const own = { type: 'group', groupId: other.groupId } as const;
+      return pathAt(this.line.attendant, own)?.length ? this.takeFallback(own) : this.enter(menu.id);
+    }
+    if (other) {
+      this.wait(other.queueId, false);
+      this.end('nothing more');
+    }
     const person = this.script.people.find(({ extension }) => extension === digits);
     if (!person) return undefined;
     if (this.works(person)) this.ringPerson(person, 24);
     const box = this.script.boxes.find(({ ownerId }) => ownerId === person.id);
     if (box) this.end(`message ${box.id}`);
     return this.enter(menu.id);
+  }
+
+  private ringGroup(): void {
+    this.story.push('ring group');
+    if (this.staff === 'answers') this.end('talk');
+  }
+
+  /** A group's own path, where nothing else is left. */
+  private takeFallback(slot: Extract<Slot, { type: 'group' }>): never {
+    this.turn();
+    return this.takeSlot(slot);
+  }
+
+  private wait(queueId: QueueId, more: boolean): void {
+    this.story.push('wait');
+    if (this.staff === 'answers') this.end('talk');
+    this.turn();
+    const reason = this.staff === 'isBusy' ? 'full' : 'tooLong';
+    this.take(pathAt(this.line.attendant, { type: 'queue', queueId, reason }) ?? [], more);
+  }
+
+  /** A group or queue whose extension was dialled. */
+  private dialled(digits: string): { readonly groupId: GroupId } | { readonly queueId: QueueId } | undefined {
+    const group = this.script.groups.find(({ extension }) => extension === digits);
+    if (group) return { groupId: group.id };
+    const queue = this.script.queues.find(({ extension }) => extension === digits);
+    return queue && { queueId: queue.id };
+  }
+
+  private extensions(): readonly string[] {
+    const { people, groups, queues } = this.script;
+    return [...people, ...groups, ...queues].map(({ extension }) => extension);
   }
 
   private search(by: 'firstName' | 'lastName' | 'eitherName', seconds: number): void {
@@ -230,6 +284,13 @@ class Teller {
       this.story.push('dial');
       const digits = this.gather((typed) => typed.length >= 3);
       if (digits === 'given up') return;
+      const other = this.dialled(digits);
+      if (other && 'groupId' in other) {
+        this.ringGroup();
+        this.turn();
+        return this.take(pathAt(this.line.attendant, { type: 'group', groupId: other.groupId }) ?? [], true);
+      }
+      if (other) return this.wait(other.queueId, true);
       const person = people.find(({ extension }) => extension === digits);
       if (person) return this.ringFound(person, seconds);
     }
@@ -328,7 +389,7 @@ function drive(script: CallScript, atMs: number, callerNumber: string, turns: Tu
     for (const entry of transcriptOf(result.effects, atMs)) {
       if (entry.type === 'said') {
         const { source, text } = entry;
-        if (source.type !== 'box' && source.type !== 'line') story.push(`say ${text}`);
+        if (source.type !== 'box' && source.type !== 'line' && source.type !== 'queue') story.push(`say ${text}`);
         else if (asked.has(text)) story.push(asked.get(text) ?? '');
       }
       if (entry.type === 'ringing') {
@@ -339,10 +400,12 @@ function drive(script: CallScript, atMs: number, callerNumber: string, turns: Tu
             : `ring ${phone.personId} ${phone.number === null ? 'desk' : 'outside'}`,
         );
       }
+      if (entry.type === 'ringingGroup') story.push('ring group');
       if (entry.type === 'answered') story.push('talk');
       if (entry.type === 'handedOver') story.push(`handed to ${entry.target.number}`);
       if (entry.type === 'callRecording') story.push(entry.on ? 'recorded' : 'not recorded');
     }
+    if (result.effects.some(({ type }) => type === 'enterQueue')) story.push('wait');
     if (phase.type === 'askSpeaking' && phase.ask.what === 'choice') story.push(`choose ${phase.ask.matches.length}`);
     event = nextEvent(state, { atMs, rungUntilMs: nowMs + (rung?.forMs ?? 0) }, turns, staff, story);
   }
@@ -377,6 +440,15 @@ function nextEvent(
       if (staff === 'isBusy') return { type: 'staffBusy', atMs, ringId: phase.ringId };
       if (phase.timerId === null) return endWith(story, 'rings for ever');
       return { type: 'timePassed', atMs: rungUntilMs, timerId: phase.timerId };
+    case 'ringingGroup':
+      if (staff === 'answers') return memberAnswers(atMs, phase.ringId);
+      return { type: 'groupUnanswered', atMs, ringId: phase.ringId, why: 'noAnswer' };
+    case 'queuing':
+      if (staff === 'isBusy') return { type: 'queueRefused', atMs, waitId: phase.waitId, why: 'full' };
+      return { type: 'queued', atMs, waitId: phase.waitId };
+    case 'inQueue':
+      if (staff === 'answers') return memberAnswers(atMs, phase.waitId);
+      return { type: 'timePassed', atMs, timerId: phase.timerId };
     case 'accepting':
       return { type: 'staffPressed', atMs, key: '1' };
     case 'boxGreeting':
@@ -386,9 +458,19 @@ function nextEvent(
       return phase.reason === 'blocked' ? endWith(story, 'blocked') : null;
     case 'idle':
     case 'connected':
+    case 'onHold':
+    case 'pinSpeaking':
+    case 'pinWaiting':
+    case 'pinChecking':
+    case 'hearingMessages':
     case 'recording':
       return null;
   }
+}
+
+function memberAnswers(atMs: number, id: number): CallEvent {
+  const phone = { type: 'person', personId: noor.id, number: null } as const;
+  return { type: 'memberAnswered', atMs, id, phone, holdGreetingId: null };
 }
 
 function endWith(story: string[], last: string): null {

@@ -1,13 +1,15 @@
 import type { Answer } from '../hours';
-import type { LineId, RingOutsideStep, RingStep, SheetId, Slot, Step } from '../line';
+import type { LineId, RecordStep, RingGroupStep, RingOutsideStep, RingStep, SheetId, Slot, Step } from '../line';
 import { unreachable } from '../result';
 import { ask } from './ask';
 import { endCall, startCallRecording, stopCallRecording } from './end';
 import { callLimits } from './limits';
 import { sayMenu } from './menu';
+import { planOfStep, ringGroup } from './group';
 import { greetForMessage } from './message';
 import { answerFor, stepsAt } from './ready';
 import { outsideTargetOf } from './outside';
+import { enterQueue } from './queue';
 import { ring, whyNotPerson } from './ringing';
 import { lineOf, mayTurn, newId, note, sayThen, type Run } from './run';
 import type { OutsideTarget, Place, RingPlan, Target } from './state';
@@ -51,6 +53,12 @@ function takeStep(run: Run, step: Step, place: Place, after: Place): Taken {
       return ringPerson(run, step, place, after);
     case 'ringOutside':
       return ringOutside(run, step, place, after);
+    case 'ringGroup':
+      return ringGroupOf(run, step, place, after);
+    case 'waitInQueue':
+      if (!run.ready.queues.has(step.queueId)) return 'goesOn';
+      enterQueue(run, step.queueId, after);
+      return 'waits';
     case 'handOver': {
       const target = outsideTargetOf(run.script, lineOf(run).script, step.to, run.atMs);
       if ('why' in target) return skip(run, target);
@@ -88,9 +96,7 @@ function takeStep(run: Run, step: Step, place: Place, after: Place): Taken {
     case 'followPath':
       return lineOf(run).named.has(step.pathId) ? { follow: { type: 'named', pathId: step.pathId } } : 'goesOn';
     case 'record':
-      if (!step.on) stopCallRecording(run);
-      else if (run.state.callRecordingId === null) startCallRecording(run, newId(run));
-      return 'goesOn';
+      return record(run, step, after);
     case 'hangUp': {
       const items = wordsItems(run, step.words, source);
       if (items.length > 0) sayThen(run, items, { type: 'end', reason: 'hungUp' });
@@ -127,6 +133,33 @@ function ringOutside(run: Run, step: RingOutsideStep, place: Place, after: Place
     accept,
     unanswered: { type: 'path', place: after },
   });
+}
+
+function ringGroupOf(run: Run, step: RingGroupStep, { slot, stepIndex }: Place, after: Place): Taken {
+  if (!run.ready.groups.has(step.groupId)) return 'goesOn';
+  const plan = planOfStep(step, after, !hasStep(run, after));
+  const items = wordsItems(run, step.before, { type: 'step', slot, stepIndex });
+  if (items.length > 0) sayThen(run, items, { type: 'ringGroup', ring: plan });
+  else ringGroup(run, plan);
+  return 'waits';
+}
+
+/** Whether there is a step at a place, or further up where it goes on. */
+function hasStep(run: Run, { slot, stepIndex, then }: Place): boolean {
+  return stepIndex < stepsAt(lineOf(run), slot).length || (then !== null && hasStep(run, then));
+}
+
+/** Recording starts once the caller was told, unless the step says not to tell. */
+function record(run: Run, { on, tells }: RecordStep, after: Place): Taken {
+  const isOn = run.state.callRecordingId !== null;
+  if (isOn === on) return 'goesOn';
+  if (!on) stopCallRecording(run);
+  else if (!tells) startCallRecording(run, newId(run));
+  else {
+    sayThen(run, lineItems(run, phrases(run).recorded), { type: 'record', place: after });
+    return 'waits';
+  }
+  return 'goesOn';
 }
 
 function ringAfterWords(run: Run, before: string, { slot, stepIndex }: Place, plan: RingPlan): Taken {
@@ -200,6 +233,14 @@ function enterLine(run: Run, lineId: LineId): Taken {
   note(run, { type: 'line', lineId, answer: winner });
   takePath(run, { slot: slotOfAnswer(winner), stepIndex: 0, then: null });
   return 'waits';
+}
+
+/** Takes a path that a caller came to past the attendant or by a queue; counted, since it may lead round in a circle. */
+export function followPath(run: Run, place: Place): void {
+  const { slot, stepIndex } = place;
+  const isCounted = stepIndex === 0 && (slot.type === 'group' || slot.type === 'queue');
+  if (isCounted && !mayTurn(run, callLimits.mostTurnsWithoutKey)) giveUp(run, 'circle');
+  else takePath(run, place);
 }
 
 export function slotOfAnswer(answer: Answer): Slot {

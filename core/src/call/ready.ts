@@ -1,4 +1,4 @@
-import type { Box, CallerList, Person } from '../directory';
+import type { Box, CallerList, Group, Person, Queue } from '../directory';
 import { isInList } from '../directory';
 import type { Hours } from '../hours';
 import { answersAt, nextBoundary, type Answer } from '../hours';
@@ -10,6 +10,7 @@ import {
   type NamedPathId,
   type Path,
   type Sheet,
+  pathAt,
   type SheetId,
   type Slot,
   type VoiceId,
@@ -35,11 +36,19 @@ export interface ReadyLine {
   answer: { readonly fromMs: number; readonly untilMs: number; readonly is: Answer } | null;
 }
 
+/** Whom an extension rings. */
+export type Dialable =
+  | { readonly type: 'person'; readonly person: Person }
+  | { readonly type: 'group'; readonly group: Group }
+  | { readonly type: 'queue'; readonly queue: Queue };
+
 /** A script made ready for calls. What it remembers follows from the script alone, so calls stay pure. */
 export interface Ready {
   readonly lines: ReadonlyMap<LineId, ReadyLine>;
   readonly people: ReadonlyMap<string, Person>;
-  readonly byExtension: ReadonlyMap<string, Person>;
+  readonly groups: ReadonlyMap<string, Group>;
+  readonly queues: ReadonlyMap<string, Queue>;
+  readonly byExtension: ReadonlyMap<string, Dialable>;
   /** Everything that a longer extension begins with. */
   readonly beginnings: ReadonlySet<string>;
   readonly longestExtension: number;
@@ -63,12 +72,15 @@ export function readyOf(script: CallScript): Ready {
 }
 
 function makeReady(script: CallScript): Ready {
-  const extensions = script.people.map(({ extension }) => extension);
+  const byExtension = extensionsOf(script);
+  const extensions = byExtension.map(([extension]) => extension);
   const byOwner = script.boxes.flatMap((box) => (box.ownerId ? [[box.ownerId, box] as const] : []));
   return {
     lines: new Map(script.lines.map((line) => [line.id, makeLineReady(line)])),
     people: byId(script.people),
-    byExtension: new Map([...script.people].reverse().map((person) => [person.extension, person])),
+    groups: byId(script.groups),
+    queues: byId(script.queues),
+    byExtension: new Map(byExtension.reverse()),
     beginnings: new Set(extensions.flatMap((extension) => beginningsOf(extension))),
     longestExtension: Math.max(0, ...extensions.map((extension) => extension.length)),
     boxes: byId(script.boxes),
@@ -79,6 +91,14 @@ function makeReady(script: CallScript): Ready {
     sentences: new Map(),
     phrases: new Map(),
   };
+}
+
+function extensionsOf({ people, groups, queues }: CallScript): (readonly [string, Dialable])[] {
+  return [
+    ...people.map((person) => [person.extension, { type: 'person', person }] as const),
+    ...groups.map((group) => [group.extension, { type: 'group', group }] as const),
+    ...queues.map((queue) => [queue.extension, { type: 'queue', queue }] as const),
+  ].filter(([extension]) => extension !== '');
 }
 
 function byId<Item extends { readonly id: string }>(items: readonly Item[]): ReadonlyMap<string, Item> {
@@ -152,6 +172,9 @@ export function stepsAt({ script, sheets, named }: ReadyLine, slot: Slot): Path 
       return fallbackOf(sheets.get(slot.sheetId)?.sheet, slot.type);
     case 'named':
       return named.get(slot.pathId) ?? [];
+    case 'group':
+    case 'queue':
+      return pathAt(script.attendant, slot) ?? [];
     case 'otherwise':
       return script.attendant.answering.otherwise;
     case 'period':

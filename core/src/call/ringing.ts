@@ -1,13 +1,10 @@
 import type { Person, PersonPhone } from '../directory';
 import { isWorkingAt } from '../hours';
-import type { Hearing } from '../line';
-import type { PlayItem, RungPhone } from './effect';
-import { asItems } from './items';
+import type { RungPhone } from './effect';
+import { hearingItems } from './group';
 import { callLimits } from './limits';
-import { sentencesIn } from './ready';
 import { lineOf, newId, note, setPhase, startTimer, stopTimer, type Run } from './run';
 import type { Accepting, Next, Ringing, RingPlan, Target } from './state';
-import { asSentences } from '../speech';
 import type { NotAnswered } from './transcript';
 import { lineItems, phrases } from './words';
 
@@ -44,13 +41,6 @@ function rungPhone(target: Target, phone: PersonPhone): RungPhone {
   return { type: 'person', personId: target.personId, number: phone.type === 'outside' ? phone.number : null };
 }
 
-function hearingItems(run: Run, hear: Hearing): readonly PlayItem[] {
-  if (hear.type === 'ringback') return [];
-  const greeting = run.ready.greetings.get(hear.greetingId);
-  if (!greeting) return [];
-  return asItems(asSentences(sentencesIn(run.ready, greeting.words), greeting.voice, { type: 'line' }));
-}
-
 /** Somebody picked up: they are connected, or asked to press 1 first. */
 export function answer(run: Run, ringing: Ringing): void {
   const { ring: plan, ringId, timerId, untilMs, phoneIndex } = ringing;
@@ -75,7 +65,7 @@ function connect(run: Run, target: Target, phone: PersonPhone, ringId: number): 
   const rung = rungPhone(target, phone);
   run.effects.push({ type: 'stopRinging', ringId }, { type: 'connect', phone: rung });
   note(run, { type: 'answered', phone: rung });
-  setPhase(run, { type: 'connected', target });
+  setPhase(run, { type: 'connected', target, holdGreetingId: null });
 }
 
 /** A phone was not answered: the next one is tried while there is time; what comes then is returned when there is none. */

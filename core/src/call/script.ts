@@ -1,4 +1,4 @@
-import type { Box, CallerList, Contact, E164, Person } from '../directory';
+import type { Box, CallerList, Contact, E164, Group, Person, Queue } from '../directory';
 import type { Hours, TimeZone } from '../hours';
 import type { Attendant, Greeting, LineId } from '../line';
 
@@ -18,6 +18,8 @@ export interface CallScript {
   /** That line, and those it can hand over to. */
   readonly lines: readonly LineScript[];
   readonly people: readonly Person[];
+  readonly groups: readonly Group[];
+  readonly queues: readonly Queue[];
   readonly boxes: readonly Box[];
   readonly contacts: readonly Contact[];
   readonly callerLists: readonly CallerList[];

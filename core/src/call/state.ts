@@ -1,5 +1,6 @@
-import type { BoxId, ContactId, E164, NamePart, PersonId, Tell } from '../directory';
-import type { Hearing, LineId, SheetId, Slot } from '../line';
+import type { BoxId, ContactId, E164, GroupId, NamePart, PersonId, QueueId, Tell } from '../directory';
+import type { GreetingId, Hearing, LineId, SheetId, Slot } from '../line';
+import type { MessageToHear } from './event';
 import type { EndReason } from './transcript';
 
 /** Where in a path a call is. */
@@ -25,10 +26,16 @@ export type Next =
   | { readonly type: 'menu'; readonly sheetId: SheetId; readonly tries: Tries }
   | { readonly type: 'enter'; readonly sheetId: SheetId }
   | { readonly type: 'ring'; readonly ring: RingPlan }
+  | { readonly type: 'ringGroup'; readonly ring: GroupPlan }
+  | { readonly type: 'queue'; readonly queueId: QueueId; readonly place: Place | null }
+  /** The call is recorded from here on, and the path goes on. */
+  | { readonly type: 'record'; readonly place: Place }
   | { readonly type: 'handOver'; readonly target: OutsideTarget }
   | { readonly type: 'ask'; readonly ask: Ask }
-  /** The person whose extension was dialled or name was said in a menu did not answer. */
-  | { readonly type: 'unanswered'; readonly personId: PersonId; readonly sheetId: SheetId }
+  /** The person whose extension was dialled or name was said did not answer; the menu is null outside of one. */
+  | { readonly type: 'unanswered'; readonly personId: PersonId; readonly sheetId: SheetId | null }
+  /** The PIN of a box is asked for once more. */
+  | { readonly type: 'pin'; readonly boxId: BoxId; readonly wrongPins: number }
   | { readonly type: 'end'; readonly reason: EndReason };
 
 export interface OutsideTarget {
@@ -47,6 +54,14 @@ export interface RingPlan {
   readonly seconds: number | null;
   /** Whether an outside number must accept with 1; for people their phones say it. */
   readonly accept: boolean;
+  readonly hear: Hearing;
+  readonly unanswered: Next;
+}
+
+/** A group to be rung, and what comes if nobody answers. */
+export interface GroupPlan {
+  readonly groupId: GroupId;
+  readonly seconds: number | null;
   readonly hear: Hearing;
   readonly unanswered: Next;
 }
@@ -116,7 +131,58 @@ export type Accepting = Omit<Ringing, 'type' | 'timerId'> & {
   readonly type: 'accepting';
   readonly timerId: number;
 };
-export type Connected = { readonly type: 'connected'; readonly target: Target };
+/** The members of a group are rung; which of them, the exchange knows. */
+export type RingingGroup = { readonly type: 'ringingGroup'; readonly ring: GroupPlan; readonly ringId: number };
+/** A place in a queue was asked for. */
+export type Queuing = {
+  readonly type: 'queuing';
+  readonly queueId: QueueId;
+  readonly waitId: number;
+  /** Where the call goes on when the queue does not connect it; null for nowhere. */
+  readonly place: Place | null;
+  readonly sinceMs: number;
+};
+/** The caller waits in a queue and hears what it plays. */
+export type InQueue = Omit<Queuing, 'type'> & {
+  readonly type: 'inQueue';
+  readonly playId: number;
+  /** What is heard: the words on entry, the place in line, or what is played over and over. */
+  readonly hears: 'entry' | 'place' | 'loop';
+  /** Ends the longest wait. */
+  readonly timerId: number;
+  /** Until the place is said again; null when it is not said. */
+  readonly placeTimerId: number | null;
+};
+export type Connected = {
+  readonly type: 'connected';
+  readonly target: Target;
+  /** What the caller hears when put on hold; null for hold music. */
+  readonly holdGreetingId: GreetingId | null;
+};
+/** Who talked to the caller has put them on hold. */
+export type OnHold = Omit<Connected, 'type'> & { readonly type: 'onHold'; readonly playId: number };
+/** A colleague is asked for the PIN of a box. */
+export type PinSpeaking = {
+  readonly type: 'pinSpeaking';
+  readonly boxId: BoxId;
+  readonly playId: number;
+  /** One more at each wrong PIN. */
+  readonly wrongPins: number;
+};
+export type PinWaiting = Omit<PinSpeaking, 'type' | 'playId'> & {
+  readonly type: 'pinWaiting';
+  readonly timerId: number;
+  readonly digits: string;
+};
+export type PinChecking = Omit<PinSpeaking, 'type' | 'playId'> & { readonly type: 'pinChecking' };
+/** A colleague hears the messages of a box. */
+export type HearingMessages = {
+  readonly type: 'hearingMessages';
+  readonly playId: number;
+  readonly messages: readonly MessageToHear[];
+  /** Which of them is heard now. */
+  readonly index: number;
+};
 /** A box's greeting and beep are being heard. */
 export type BoxGreeting = {
   readonly type: 'boxGreeting';
@@ -145,7 +211,15 @@ export type Phase =
   | AskWaiting
   | Ringing
   | Accepting
+  | RingingGroup
+  | Queuing
+  | InQueue
   | Connected
+  | OnHold
+  | PinSpeaking
+  | PinWaiting
+  | PinChecking
+  | HearingMessages
   | BoxGreeting
   | Recording
   | Ended;

@@ -1,16 +1,44 @@
-import { isInList } from '../directory';
 import { unreachable } from '../result';
 import { ask, passAsk, takeAskKey, takeAskWords, waitForAnswer } from './ask';
+import { askPin, checkPin, hearNext, takeHearingKey, takePin, takePinKey, waitForPin } from './boxVisit';
+import { endBlocked, goDirectly, transfer } from './direct';
 import type { CallEffect } from './effect';
-import { endCall } from './end';
-import type { CallEvent, CallerSpoke, Dialled, KeyPressed, PlayEnded, StaffPressed, TimePassed } from './event';
+import { endCall, startCallRecording } from './end';
+import type {
+  CallEvent,
+  CallerSpoke,
+  Dialled,
+  GroupUnanswered,
+  KeyPressed,
+  MemberAnswered,
+  PlaceIs,
+  PlayEnded,
+  QueueRefused,
+  StaffBusy,
+  StaffPressed,
+  StaffTransferred,
+  TimePassed,
+} from './event';
+import { afterGroup, ringGroup } from './group';
+import { hold, holdOn, resume } from './hold';
 import { callLimits } from './limits';
 import { afterUnanswered, passSilently, sayMenu, takeKey, takeWords, waitForKey } from './menu';
 import { beginMessage, finishMessage } from './message';
-import { enterSheet, handOver, slotOfAnswer, takePath } from './path';
+import { enterSheet, followPath, handOver, slotOfAnswer, takePath } from './path';
+import {
+  askPlace,
+  beginWait,
+  connectMember,
+  enterQueue,
+  leaveQueue,
+  sayPlace,
+  stopWaiting,
+  takeQueueKey,
+  waitOn,
+} from './queue';
 import { answerFor, readyOf } from './ready';
 import { accept, answer, ring, tryNextPhone } from './ringing';
-import { note, startTimer, type Run } from './run';
+import { newId, note, startTimer, stopPlaying, type Run } from './run';
 import type { CallScript } from './script';
 import type { CallState, Next } from './state';
 
@@ -46,9 +74,27 @@ function handle(run: Run, event: CallEvent): void {
     case 'timePassed':
       return passTime(run, event);
     case 'staffAnswered':
-      return onRing(run, event.ringId, 'answered');
+      return answerRing(run, event.ringId);
     case 'staffBusy':
-      return onRing(run, event.ringId, 'busy');
+      return passBusy(run, event);
+    case 'memberAnswered':
+      return answerMember(run, event);
+    case 'groupUnanswered':
+      return endGroup(run, event);
+    case 'queued':
+      return run.state.phase.type === 'queuing' ? beginWait(run, run.state.phase) : undefined;
+    case 'queueRefused':
+      return refuse(run, event);
+    case 'placeIs':
+      return tellPlace(run, event);
+    case 'staffHeld':
+      return holdCaller(run, event.on);
+    case 'staffTransferred':
+      return transferCaller(run, event);
+    case 'pinChecked':
+      return run.state.phase.type === 'pinChecking'
+        ? goOn(run, takePin(run, run.state.phase, event.messages))
+        : undefined;
     case 'staffPressed':
       return pressStaffKey(run, event);
     case 'staffHungUp':
@@ -60,18 +106,18 @@ function handle(run: Run, event: CallEvent): void {
   }
 }
 
-function answerCall(run: Run, { callerNumber, atMs }: Dialled): void {
+function answerCall(run: Run, { callerNumber, atMs, to }: Dialled): void {
   const { script, ready, state } = run;
   const line = ready.lines.get(script.lineId);
   if (state.phase.type !== 'idle' || !line) return;
   state.callerNumber = callerNumber;
   state.lineId = script.lineId;
-  const blockedBy = ready.blocked.find((list) => isInList(list, callerNumber));
-  if (blockedBy) {
-    note(run, { type: 'blocked', callerNumber, callerListId: blockedBy.id });
-    return endCall(run, 'blocked');
-  }
+  if (endBlocked(run, callerNumber)) return;
   state.callTimerId = startTimer(run, callLimits.longestCallMs);
+  if (to) {
+    note(run, { type: 'calledDirectly', callerNumber, lineId: script.lineId, to });
+    return goOn(run, goDirectly(run, to));
+  }
   const winner = answerFor(line, script, callerNumber, atMs);
   note(run, { type: 'called', callerNumber, lineId: script.lineId, answer: winner });
   takePath(run, { slot: slotOfAnswer(winner), stepIndex: 0, then: null });
@@ -87,6 +133,13 @@ function pressKey(run: Run, { key }: KeyPressed): void {
     case 'askSpeaking':
     case 'askWaiting':
       return goOn(run, takeAskKey(run, phase, key));
+    case 'inQueue':
+      return goOn(run, takeQueueKey(run, phase, key));
+    case 'pinSpeaking':
+    case 'pinWaiting':
+      return goOn(run, takePinKey(run, phase, key));
+    case 'hearingMessages':
+      return goOn(run, takeHearingKey(run, phase, key));
     case 'recording':
       if (key === '#') return finishMessage(run, phase);
       return note(run, { type: 'key', key, use: 'ignored' });
@@ -117,6 +170,14 @@ function endPlay(run: Run, { playId }: PlayEnded): void {
       return beginMessage(run, phase);
     case 'saying':
       return goOn(run, phase.next);
+    case 'inQueue':
+      return waitOn(run, phase);
+    case 'onHold':
+      return holdOn(run, phase);
+    case 'pinSpeaking':
+      return waitForPin(run, phase);
+    case 'hearingMessages':
+      return hearNext(run, phase, false);
     default:
       return unreachable(phase);
   }
@@ -126,7 +187,7 @@ function goOn(run: Run, next: Next | undefined): void {
   if (!next) return;
   switch (next.type) {
     case 'path':
-      return takePath(run, next.place);
+      return followPath(run, next.place);
     case 'menu':
       return sayMenu(run, next.sheetId, next.tries);
     case 'enter':
@@ -134,6 +195,15 @@ function goOn(run: Run, next: Next | undefined): void {
       return;
     case 'ring':
       return ring(run, next.ring);
+    case 'ringGroup':
+      return ringGroup(run, next.ring);
+    case 'queue':
+      return enterQueue(run, next.queueId, next.place);
+    case 'record':
+      startCallRecording(run, newId(run));
+      return takePath(run, next.place);
+    case 'pin':
+      return askPin(run, next.boxId, next.wrongPins);
     case 'handOver':
       return handOver(run, next.target);
     case 'ask':
@@ -150,6 +220,7 @@ function goOn(run: Run, next: Next | undefined): void {
 function passTime(run: Run, { timerId }: TimePassed): void {
   const { phase, callTimerId } = run.state;
   if (timerId === callTimerId) return endCall(run, 'longestCall');
+  if (phase.type === 'inQueue' && timerId === phase.placeTimerId) return askPlace(run, phase);
   if (!('timerId' in phase) || phase.timerId !== timerId) return;
   switch (phase.type) {
     case 'menuWaiting':
@@ -163,16 +234,63 @@ function passTime(run: Run, { timerId }: TimePassed): void {
       return goOn(run, tryNextPhone(run, phase, 'notAccepted'));
     case 'recording':
       return finishMessage(run, phase);
+    case 'inQueue':
+      return goOn(run, leaveQueue(run, phase, 'tooLong'));
+    case 'pinWaiting':
+      return checkPin(run, phase, phase.digits);
     default:
       return unreachable(phase);
   }
 }
 
-function onRing(run: Run, ringId: number, what: 'answered' | 'busy'): void {
+function answerRing(run: Run, ringId: number): void {
   const { phase } = run.state;
-  if (phase.type !== 'ringing' || phase.ringId !== ringId) return;
-  if (what === 'answered') answer(run, phase);
-  else goOn(run, tryNextPhone(run, phase, 'busy'));
+  if (phase.type === 'ringing' && phase.ringId === ringId) answer(run, phase);
+}
+
+function passBusy(run: Run, { ringId, why }: StaffBusy): void {
+  const { phase } = run.state;
+  if (phase.type === 'ringing' && phase.ringId === ringId) goOn(run, tryNextPhone(run, phase, why ?? 'busy'));
+}
+
+function answerMember(run: Run, { id, phone, holdGreetingId }: MemberAnswered): void {
+  const { phase } = run.state;
+  if (phase.type === 'ringingGroup' && phase.ringId === id) {
+    run.effects.push({ type: 'stopRinging', ringId: id });
+    return connectMember(run, phone, holdGreetingId);
+  }
+  if (phase.type !== 'inQueue' || phase.waitId !== id) return;
+  stopWaiting(run, phase, 'answered');
+  connectMember(run, phone, holdGreetingId);
+}
+
+function endGroup(run: Run, { ringId, why }: GroupUnanswered): void {
+  const { phase } = run.state;
+  if (phase.type === 'ringingGroup' && phase.ringId === ringId) goOn(run, afterGroup(run, phase, why));
+}
+
+function refuse(run: Run, { waitId, why }: QueueRefused): void {
+  const { phase } = run.state;
+  const isWaiting = phase.type === 'queuing' || phase.type === 'inQueue';
+  if (isWaiting && phase.waitId === waitId) goOn(run, leaveQueue(run, phase, why));
+}
+
+function tellPlace(run: Run, event: PlaceIs): void {
+  const { phase } = run.state;
+  if (phase.type === 'inQueue' && phase.waitId === event.waitId) sayPlace(run, phase, event);
+}
+
+function holdCaller(run: Run, on: boolean): void {
+  const { phase } = run.state;
+  if (on && phase.type === 'connected') hold(run, phase);
+  if (!on && phase.type === 'onHold') resume(run, phase);
+}
+
+function transferCaller(run: Run, { to }: StaffTransferred): void {
+  const { phase } = run.state;
+  if (phase.type !== 'connected' && phase.type !== 'onHold') return;
+  if (phase.type === 'onHold') stopPlaying(run, phase.playId);
+  goOn(run, transfer(run, phase.target, to));
 }
 
 function pressStaffKey(run: Run, { key }: StaffPressed): void {
@@ -182,6 +300,6 @@ function pressStaffKey(run: Run, { key }: StaffPressed): void {
 
 function hangUpStaff(run: Run): void {
   const { phase } = run.state;
-  if (phase.type === 'connected') return endCall(run, 'staffHungUp');
+  if (phase.type === 'connected' || phase.type === 'onHold') return endCall(run, 'staffHungUp');
   if (phase.type === 'accepting') goOn(run, tryNextPhone(run, phase, 'notAccepted'));
 }

@@ -1,8 +1,9 @@
-import type { BoxId, CallerListId, PersonId } from '../directory';
+import type { BoxId, CallerListId, GroupId, PersonId, QueueId, QueueReason } from '../directory';
 import type { Answer } from '../hours';
 import type { Key, LineId, SheetId } from '../line';
 import type { Source } from '../speech';
 import type { CallEffect, RungPhone } from './effect';
+import type { DirectTo, TransferTo } from './event';
 import type { OutsideTarget, Target } from './state';
 
 /** Why a call was over. */
@@ -19,12 +20,21 @@ export type EndReason =
   | 'pathRanOut'
   /** The caller was sent from sheet to sheet for ever. */
   | 'circle'
-  | 'longestCall';
+  | 'longestCall'
+  /** Somebody in the office had heard their messages. */
+  | 'boxHeard'
+  | 'wrongPin'
+  /** The line went down with the call on it. */
+  | 'cut';
 
 /** Why somebody did not answer. */
 export type NotAnswered =
   | 'noAnswer'
   | 'busy'
+  /** They said that they are away. */
+  | 'away'
+  /** A group without members. */
+  | 'nobody'
   | 'deleted'
   /** Not in the hours they keep. */
   | 'notWorking'
@@ -38,19 +48,41 @@ export type NotAnswered =
 /** What happened in a call, as data; each with the instant in ms since 1970 on the call's clock. */
 export type TranscriptEntry = { readonly atMs: number } & (
   | { readonly type: 'called'; readonly callerNumber: string; readonly lineId: LineId; readonly answer: Answer }
+  | { readonly type: 'calledDirectly'; readonly callerNumber: string; readonly lineId: LineId; readonly to: DirectTo }
   | { readonly type: 'blocked'; readonly callerNumber: string; readonly callerListId: CallerListId }
   | { readonly type: 'line'; readonly lineId: LineId; readonly answer: Answer }
   | { readonly type: 'sheet'; readonly sheetId: SheetId }
   | { readonly type: 'said'; readonly text: string; readonly source: Source }
   | { readonly type: 'key'; readonly key: Key; readonly use: 'option' | 'wrong' | 'ignored' | 'digit' }
   | { readonly type: 'spoke'; readonly words: string; readonly understood: boolean }
-  | { readonly type: 'dialledExtension'; readonly digits: string; readonly personId: PersonId | null }
+  | {
+      readonly type: 'dialledExtension';
+      readonly digits: string;
+      readonly to: PersonId | GroupId | QueueId | null;
+    }
   | { readonly type: 'spelled'; readonly digits: string; readonly matches: readonly PersonId[] }
   | { readonly type: 'silence'; readonly sheetId: SheetId; readonly round: number }
   | { readonly type: 'ringing'; readonly phone: RungPhone; readonly forMs: number | null }
   | { readonly type: 'askedToAccept'; readonly phone: RungPhone }
   | { readonly type: 'answered'; readonly phone: RungPhone }
-  | { readonly type: 'notAnswered'; readonly target: Target; readonly why: NotAnswered }
+  | { readonly type: 'ringingGroup'; readonly groupId: GroupId }
+  | {
+      readonly type: 'notAnswered';
+      readonly target: Target | { readonly type: 'group'; readonly groupId: GroupId };
+      readonly why: NotAnswered;
+    }
+  | { readonly type: 'queued'; readonly queueId: QueueId }
+  | { readonly type: 'place'; readonly place: number; readonly expectedWaitMs: number }
+  | {
+      readonly type: 'leftQueue';
+      readonly queueId: QueueId;
+      readonly why: QueueReason | 'answered' | 'hungUp';
+      readonly waitedMs: number;
+    }
+  | { readonly type: 'held'; readonly on: boolean }
+  | { readonly type: 'transferred'; readonly to: TransferTo }
+  | { readonly type: 'pin'; readonly boxId: BoxId; readonly right: boolean }
+  | { readonly type: 'heardMessage'; readonly messageId: string; readonly deleted: boolean }
   | { readonly type: 'handedOver'; readonly target: OutsideTarget }
   | { readonly type: 'recording'; readonly boxId: BoxId }
   | { readonly type: 'message'; readonly boxId: BoxId; readonly lengthMs: number; readonly kept: boolean }

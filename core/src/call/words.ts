@@ -1,9 +1,10 @@
 import type { Box } from '../directory';
-import type { Spoken, WordsPart, SheetId } from '../line';
+import { defaultVoice, type Spoken, type WordsPart, type SheetId } from '../line';
 import { asSentences, phrasesOf, type Phrases, type Source } from '../speech';
 import type { PlayItem } from './effect';
 import { asItems, beep } from './items';
-import { phraseItems, sentencesIn } from './ready';
+import { phraseItems, readyOf, sentencesIn } from './ready';
+import type { CallScript } from './script';
 import { voiceOf, type Run } from './run';
 
 const nothing: readonly PlayItem[] = [];
@@ -41,4 +42,11 @@ export function phrases(run: Run): Phrases {
 
 export function lineItems(run: Run, words: string): readonly PlayItem[] {
   return phraseItems(run.ready, voiceOf(run), words);
+}
+
+/** What somebody hears who answers an outside phone, in the voice of the line that is dialled. */
+export function acceptItems(script: CallScript): readonly PlayItem[] {
+  const ready = readyOf(script);
+  const voice = ready.lines.get(script.lineId)?.script.attendant.voice ?? defaultVoice;
+  return phraseItems(ready, voice, phrasesOf(voice).acceptCall);
 }

@@ -25,6 +25,8 @@ export interface Box {
   readonly longestMessageSeconds: number;
   /** Who is told of each message. */
   readonly tell: readonly Tell[];
+  /** What is dialled on a desk phone to hear its messages, after the PIN; empty for none. */
+  readonly code: string;
 }
 
 export const defaultLongestMessageSeconds = 120;
@@ -36,6 +38,7 @@ export const boxDefaults = {
   beep: true,
   longestMessageSeconds: defaultLongestMessageSeconds,
   tell: [],
+  code: '',
 } as const satisfies Partial<Box>;
 
 /** The box of a person; the first one when they have several. */

@@ -3,13 +3,13 @@ import type { Person } from './person';
 
 type Numbered = Pick<Person, 'id' | 'name' | 'extension'>;
 
-/** The first other person who already has this extension. */
-export function extensionTakenBy<Each extends Numbered>(
-  people: readonly Each[],
+/** The first other of people, groups and queues who already has this extension. */
+export function extensionTakenBy<Each extends { readonly id: string; readonly extension: string }>(
+  all: readonly Each[],
   extension: string,
-  except?: PersonId,
+  except?: string,
 ): Each | undefined {
-  return people.find((person) => person.extension === extension && person.id !== except);
+  return all.find((each) => each.extension === extension && each.id !== except);
 }
 
 /** The lowest three-digit extension from 201 up that nobody has. */

@@ -11,3 +11,9 @@ export const contactId = idKind('contact');
 
 export type CallerListId = Id<'callers'>;
 export const callerListId = idKind('callers');
+
+export type GroupId = Id<'group'>;
+export const groupId = idKind('group');
+
+export type QueueId = Id<'queue'>;
+export const queueId = idKind('queue');

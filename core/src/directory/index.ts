@@ -2,12 +2,40 @@ export {
   boxId,
   callerListId,
   contactId,
+  groupId,
   personId,
+  queueId,
   type BoxId,
   type CallerListId,
   type ContactId,
+  type GroupId,
   type PersonId,
+  type QueueId,
 } from './ids';
+export { codePattern, groupDefaults, groupLimits, mostSpokenTo, type Group } from './group';
+export {
+  memberPhone,
+  membershipDefaults,
+  membershipLimits,
+  memberTwice,
+  ringingOrders,
+  ringsOn,
+  type Member,
+  type Membership,
+  type RingingOrder,
+  type RingsOn,
+} from './membership';
+export {
+  exitKeys,
+  queueDefaults,
+  queueLimits,
+  queueReasons,
+  type ExitKey,
+  type OfferOrder,
+  type Queue,
+  type QueueReason,
+  type WaitingPart,
+} from './queue';
 export {
   emailPattern,
   extensionPattern,

@@ -1,4 +1,4 @@
-import type { CallerListId } from '../directory';
+import { queueReasons, type CallerListId, type GroupId, type QueueId, type QueueReason } from '../directory';
 import type { PeriodId } from '../hours';
 import type { NamedPathId, SheetId } from './ids';
 import type { Sheet } from './sheet';
@@ -35,7 +35,15 @@ export interface NamedPath {
   readonly steps: Path;
 }
 
-export const schemaVersion = 2;
+/** What becomes of callers whom a group or a queue did not connect, wherever on this line they were sent there. */
+export type Fallback =
+  /** Nobody of the group answered, and no further step says what to do. */
+  | { readonly type: 'group'; readonly groupId: GroupId; readonly path: Path }
+  /** The queue let the caller go for this reason. */
+  | { readonly type: 'queue'; readonly queueId: QueueId; readonly reason: QueueReason; readonly path: Path };
+
+export const schemaVersion = 3;
+export const mostFallbacks = 500;
 export const mostNamedPaths = 200;
 
 /** The whole attendant of a line, as one document. */
@@ -47,6 +55,8 @@ export interface Attendant {
   readonly sheets: readonly Sheet[];
   readonly paths: readonly NamedPath[];
   readonly answering: AnsweringOrder;
+  /** At most one for each group, and one for each queue and reason. */
+  readonly fallbacks: readonly Fallback[];
 }
 
 export function findSheet(attendant: Attendant, id: SheetId): Sheet | undefined {
@@ -57,15 +67,37 @@ export function findNamedPath(attendant: Pick<Attendant, 'paths'>, id: NamedPath
   return attendant.paths.find((path) => path.id === id);
 }
 
-/** Whether a path always ends somewhere: some step of it does, or a named path that it follows. */
+/**
+ * Whether a path always ends somewhere: some step of it does, a named path that it follows, what its queue does with
+ * those it does not connect, or the own path of the group it rings last.
+ */
 export function pathEnds(
-  attendant: Pick<Attendant, 'paths'>,
+  attendant: Pick<Attendant, 'paths' | 'fallbacks'>,
   path: Path,
-  following: readonly NamedPathId[] = [],
+  following: readonly string[] = [],
 ): boolean {
-  return path.some((step) => {
-    if (step.type !== 'followPath') return alwaysEnds(step);
-    const named = following.includes(step.pathId) ? undefined : findNamedPath(attendant, step.pathId);
-    return named !== undefined && pathEnds(attendant, named.steps, [...following, step.pathId]);
+  const ends = (steps: Path | undefined, via: string): boolean =>
+    steps !== undefined && !following.includes(via) && pathEnds(attendant, steps, [...following, via]);
+  return path.some((step, index) => {
+    switch (step.type) {
+      case 'followPath':
+        return ends(findNamedPath(attendant, step.pathId)?.steps, step.pathId);
+      case 'waitInQueue':
+        return queueReasons.every((reason) => ends(fallbackOf(attendant, step.queueId, reason), step.queueId));
+      case 'ringGroup':
+        return index === path.length - 1 && ends(fallbackOf(attendant, step.groupId), step.groupId);
+      default:
+        return alwaysEnds(step);
+    }
   });
+}
+
+function fallbackOf(
+  { fallbacks }: Pick<Attendant, 'fallbacks'>,
+  id: GroupId | QueueId,
+  reason?: QueueReason,
+): Path | undefined {
+  return fallbacks.find((each) =>
+    each.type === 'group' ? each.groupId === id : each.queueId === id && each.reason === reason,
+  )?.path;
 }

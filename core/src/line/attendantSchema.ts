@@ -1,9 +1,21 @@
 import { z } from 'zod';
-import { boxId, callerListId, contactId, mostTold, nameParts, personId, tellWays } from '../directory';
+import {
+  boxId,
+  callerListId,
+  contactId,
+  groupId,
+  groupLimits,
+  mostTold,
+  nameParts,
+  personId,
+  queueId,
+  queueReasons,
+  tellWays,
+} from '../directory';
 import { periodId } from '../hours';
 import type { IdKind } from '../id';
 import { mostPeriods } from '../hours';
-import { mostNamedPaths, schemaVersion, type Attendant } from './attendant';
+import { mostFallbacks, mostNamedPaths, schemaVersion, type Attendant } from './attendant';
 import { longestWords } from './greeting';
 import { greetingId, lineId, namedPathId, sheetId } from './ids';
 import { keys } from './key';
@@ -23,6 +35,7 @@ const spoken = z.discriminatedUnion('type', [
 const ringSeconds = count({ least: shortestRingSeconds, most: longestRingSeconds });
 const hear = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('ringback') }),
+  z.strictObject({ type: z.literal('music') }),
   z.strictObject({ type: z.literal('greeting'), greetingId: id(greetingId) }),
 ]);
 const ringing = { seconds: ringSeconds.nullable(), before: words, hear };
@@ -36,6 +49,14 @@ export const tellSchema = z.array(z.strictObject({ personId: id(personId), by: z
 const step = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('ring'), personId: id(personId), ...ringing }),
   z.strictObject({ type: z.literal('ringOutside'), to: outside, accept: z.boolean(), ...ringing }),
+  z.strictObject({
+    type: z.literal('ringGroup'),
+    groupId: id(groupId),
+    seconds: count(groupLimits.inAllSeconds).nullable(),
+    before: words,
+    hear,
+  }),
+  z.strictObject({ type: z.literal('waitInQueue'), queueId: id(queueId) }),
   z.strictObject({ type: z.literal('handOver'), to: outside, before: words }),
   z.strictObject({ type: z.literal('toLine'), lineId: id(lineId) }),
   z.strictObject({ type: z.literal('say'), spoken }),
@@ -51,7 +72,7 @@ const step = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('searchByName'), by: z.enum(nameParts), seconds: ringSeconds }),
   z.strictObject({ type: z.literal('askExtension'), seconds: ringSeconds }),
   z.strictObject({ type: z.literal('followPath'), pathId: id(namedPathId) }),
-  z.strictObject({ type: z.literal('record'), on: z.boolean() }),
+  z.strictObject({ type: z.literal('record'), on: z.boolean(), tells: z.boolean() }),
   z.strictObject({ type: z.literal('hangUp'), words }),
 ]);
 
@@ -94,6 +115,11 @@ const rule = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('callers'), callerListId: id(callerListId), path }),
 ]);
 
+const fallback = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('group'), groupId: id(groupId), path }),
+  z.strictObject({ type: z.literal('queue'), queueId: id(queueId), reason: z.enum(queueReasons), path }),
+]);
+
 /** The shape of the attendant document: the one place that says which JSON is one. */
 export const attendantSchema = z.strictObject({
   schemaVersion: z.literal(schemaVersion),
@@ -101,6 +127,7 @@ export const attendantSchema = z.strictObject({
   sheets: z.array(z.discriminatedUnion('type', [menu, announcement])).max(mostSheets),
   paths: z.array(namedPath).max(mostNamedPaths),
   answering: z.strictObject({ rules: z.array(rule).max(2 * mostPeriods), otherwise: path }),
+  fallbacks: z.array(fallback).max(mostFallbacks),
 }) as unknown as z.ZodType<Attendant>;
 
 /** The document's shape as JSON Schema (draft 2020-12), for those who write attendants with other tools. */

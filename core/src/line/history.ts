@@ -86,6 +86,7 @@ function withoutWords(step: Step): Step {
     case 'hangUp':
       return { ...step, words: '' };
     case 'ring':
+    case 'ringGroup':
     case 'ringOutside':
     case 'handOver':
       return { ...step, before: '' };

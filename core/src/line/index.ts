@@ -26,6 +26,8 @@ export {
   type Hearing,
   type Outside,
   type Path,
+  type RecordStep,
+  type RingGroupStep,
   type RingOutsideStep,
   type RingStep,
   type SayStep,
@@ -53,9 +55,11 @@ export {
   schemaVersion,
   type AnsweringRule,
   type Attendant,
+  type Fallback,
   type NamedPath,
 } from './attendant';
 export {
+  isFallbackAt,
   isRuleAt,
   pathAt,
   pathsOf,
@@ -64,6 +68,8 @@ export {
   slotOfRule,
   slotsOf,
   slotsOfSheet,
+  slotOfFallback,
+  type FallbackSlot,
   type RuleSlot,
   type Slot,
 } from './slot';
@@ -83,6 +89,7 @@ export {
   describeOutside,
   describeSlot,
   describeStep,
+  queueReasonWords,
   type Names,
 } from './words/en';
 export { differences, isSame, type Difference } from './differences';

@@ -8,6 +8,7 @@ import {
   greetingsUsed,
   isSame,
   readAttendant,
+  schemaVersion,
   usesOf,
 } from '.';
 import { upgradeDocument } from './upgrades/upgradeDocument';
@@ -29,8 +30,8 @@ describe('a stored attendant', () => {
     [null, 'This is not an attendant written by Locutor: its schema version is missing.'],
     [[], 'This is not an attendant written by Locutor: its schema version is missing.'],
     [
-      { ...attendant, schemaVersion: 3 },
-      'This attendant was written by a newer Locutor (schema version 3; this one knows 2).',
+      { ...attendant, schemaVersion: 4 },
+      'This attendant was written by a newer Locutor (schema version 4; this one knows 3).',
     ],
     [{ ...attendant, sheets: [welcome, welcome] }, `Two sheets have the same id, ${welcomeId}.`],
     [{ ...attendant, sheets: [{ ...welcome, name: '' }] }, 'sheets, 1, name: empty or too small; the least is 1.'],
@@ -62,7 +63,7 @@ describe('a stored attendant', () => {
   it('has a published JSON Schema', () => {
     expect(attendantJsonSchema()).toMatchObject({
       type: 'object',
-      required: ['schemaVersion', 'voice', 'sheets', 'paths', 'answering'],
+      required: ['schemaVersion', 'voice', 'sheets', 'paths', 'answering', 'fallbacks'],
     });
   });
 });
@@ -103,8 +104,9 @@ describe('an attendant of an earlier version', () => {
     expect(read).toMatchObject({
       ok: true,
       value: {
-        schemaVersion: 2,
+        schemaVersion,
         paths: [],
+        fallbacks: [],
         sheets: [
           { voice: null, extensions: null, speech: false, options: [{ path: today }], silencePath: today },
           { voice: null, afterPath: today },

@@ -4,6 +4,7 @@ import type { Attendant } from './attendant';
 import { attendantSchema } from './attendantSchema';
 import type { NamedPathId, SheetId } from './ids';
 import type { Key } from './key';
+import { slotKey, slotOfFallback } from './slot';
 import { upgradeDocument } from './upgrades/upgradeDocument';
 import { upgrades } from './upgrades';
 import type { UpgradeProblem } from './upgrades/upgrade';
@@ -16,7 +17,8 @@ export type DocumentProblem =
   | { readonly type: 'sheetTwice'; readonly sheetId: SheetId }
   | { readonly type: 'keyTwice'; readonly sheetId: SheetId; readonly sheetName: string; readonly key: Key }
   | { readonly type: 'pathTwice'; readonly pathId: NamedPathId }
-  | { readonly type: 'ruleTwice'; readonly of: string };
+  | { readonly type: 'ruleTwice'; readonly of: string }
+  | { readonly type: 'fallbackTwice'; readonly of: string };
 
 /** Reads an attendant from JSON already parsed: upgraded, its shape checked, nothing in it twice. */
 export function readAttendant(raw: unknown): Result<Attendant, DocumentProblem> {
@@ -47,6 +49,7 @@ function findDoubles(attendant: Attendant): DocumentProblem[] {
   const rules = doublesIn(
     attendant.answering.rules.map((rule): string => (rule.type === 'period' ? rule.periodId : rule.callerListId)),
   );
+  const fallbacks = doublesIn(attendant.fallbacks.map((fallback) => slotKey(slotOfFallback(fallback))));
   const keys = attendant.sheets.flatMap((sheet): DocumentProblem[] => {
     if (sheet.type !== 'menu') return [];
     const twice = doublesIn(sheet.options.map((option) => option.key));
@@ -56,6 +59,7 @@ function findDoubles(attendant: Attendant): DocumentProblem[] {
     ...sheets.map((sheetId): DocumentProblem => ({ type: 'sheetTwice', sheetId })),
     ...paths.map((pathId): DocumentProblem => ({ type: 'pathTwice', pathId })),
     ...rules.map((of): DocumentProblem => ({ type: 'ruleTwice', of })),
+    ...fallbacks.map((of): DocumentProblem => ({ type: 'fallbackTwice', of })),
     ...keys,
   ];
 }

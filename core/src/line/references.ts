@@ -1,4 +1,4 @@
-import type { BoxId, CallerListId, ContactId, PersonId } from '../directory';
+import type { BoxId, CallerListId, ContactId, GroupId, PersonId, QueueId } from '../directory';
 import type { PeriodId } from '../hours';
 import { unreachable } from '../result';
 import type { Attendant } from './attendant';
@@ -8,7 +8,17 @@ import type { Hearing, Outside, Path, Step } from './step';
 
 /** Anything an attendant can refer to. */
 export type ReferredId =
-  PersonId | BoxId | ContactId | CallerListId | GreetingId | SheetId | NamedPathId | PeriodId | LineId;
+  | PersonId
+  | BoxId
+  | ContactId
+  | CallerListId
+  | GroupId
+  | QueueId
+  | GreetingId
+  | SheetId
+  | NamedPathId
+  | PeriodId
+  | LineId;
 
 /** Where something is used: a step of a path, or a rule of the answering order. */
 export type Use = { readonly slot: Slot; readonly stepIndex: number | null };
@@ -30,6 +40,10 @@ export function refersTo(step: Step): readonly ReferredId[] {
       return [step.personId, ...inHearing(step.hear)];
     case 'ringOutside':
       return [...inOutside(step.to), ...inHearing(step.hear)];
+    case 'ringGroup':
+      return [step.groupId, ...inHearing(step.hear)];
+    case 'waitInQueue':
+      return [step.queueId];
     case 'handOver':
       return inOutside(step.to);
     case 'toLine':

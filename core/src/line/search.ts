@@ -57,6 +57,7 @@ function wordsOfStep(step: Step): string {
     case 'hangUp':
       return step.words;
     case 'ring':
+    case 'ringGroup':
     case 'handOver':
       return step.before;
     case 'ringOutside':

@@ -1,7 +1,7 @@
-import type { CallerListId } from '../directory';
+import type { CallerListId, GroupId, QueueId, QueueReason } from '../directory';
 import type { PeriodId } from '../hours';
 import { unreachable } from '../result';
-import { findNamedPath, findSheet, type AnsweringRule, type Attendant } from './attendant';
+import { findNamedPath, findSheet, type AnsweringRule, type Attendant, type Fallback } from './attendant';
 import type { NamedPathId, SheetId } from './ids';
 import type { Key } from './key';
 import type { Menu } from './sheet';
@@ -12,9 +12,15 @@ export type RuleSlot =
   | { readonly type: 'period'; readonly periodId: PeriodId }
   | { readonly type: 'callers'; readonly callerListId: CallerListId };
 
+/** What follows where a group or a queue did not connect the caller. */
+export type FallbackSlot =
+  | { readonly type: 'group'; readonly groupId: GroupId }
+  | { readonly type: 'queue'; readonly queueId: QueueId; readonly reason: QueueReason };
+
 /** A place in the attendant that holds a path. */
 export type Slot =
   | RuleSlot
+  | FallbackSlot
   | { readonly type: 'otherwise' }
   | { readonly type: 'key'; readonly sheetId: SheetId; readonly key: Key }
   | { readonly type: 'silence'; readonly sheetId: SheetId }
@@ -29,7 +35,17 @@ export function slotsOf(attendant: Attendant): readonly Slot[] {
     { type: 'otherwise' },
     ...attendant.sheets.flatMap(slotsOfSheet),
     ...attendant.paths.map(({ id }): Slot => ({ type: 'named', pathId: id })),
+    ...attendant.fallbacks.map(slotOfFallback),
   ];
+}
+
+export function slotOfFallback(fallback: Fallback): FallbackSlot {
+  if (fallback.type === 'group') return { type: 'group', groupId: fallback.groupId };
+  return { type: 'queue', queueId: fallback.queueId, reason: fallback.reason };
+}
+
+export function isFallbackAt(fallback: Fallback, slot: FallbackSlot): boolean {
+  return slotKey(slotOfFallback(fallback)) === slotKey(slot);
 }
 
 export function slotOfRule(rule: AnsweringRule): RuleSlot {
@@ -45,7 +61,9 @@ export function slotsOfSheet(sheet: Attendant['sheets'][number]): Slot[] {
   return [...keys, { type: 'silence', sheetId }, { type: 'wrongKey', sheetId }];
 }
 
-/** The path at a slot; undefined when the attendant has no such place. */
+const noSteps: Path = [];
+
+/** The path at a slot, empty where a group or queue has none; undefined when the attendant has no such place. */
 export function pathAt(attendant: Attendant, slot: Slot): Path | undefined {
   switch (slot.type) {
     case 'period':
@@ -65,6 +83,9 @@ export function pathAt(attendant: Attendant, slot: Slot): Path | undefined {
     }
     case 'named':
       return findNamedPath(attendant, slot.pathId)?.steps;
+    case 'group':
+    case 'queue':
+      return attendant.fallbacks.find((fallback) => isFallbackAt(fallback, slot))?.path ?? noSteps;
     default:
       return unreachable(slot);
   }
@@ -85,6 +106,7 @@ export function pathsOf(attendant: Attendant): readonly { readonly slot: Slot; r
       ];
     }),
     ...attendant.paths.map(({ id, steps }) => ({ slot: { type: 'named' as const, pathId: id }, path: steps })),
+    ...attendant.fallbacks.map((fallback) => ({ slot: slotOfFallback(fallback), path: fallback.path })),
   ];
 }
 

@@ -1,12 +1,15 @@
-import type { BoxId, ContactId, NamePart, PersonId, Tell } from '../directory';
+import type { BoxId, ContactId, GroupId, NamePart, PersonId, QueueId, Tell } from '../directory';
 import type { GreetingId, LineId, NamedPathId, SheetId } from './ids';
 
 /** Words typed in place, or a greeting of the library. */
 export type Spoken =
   { readonly type: 'typed'; readonly words: string } | { readonly type: 'greeting'; readonly greetingId: GreetingId };
 
-/** What the caller hears while it rings: the ringback tone, or a greeting of the library over and over. */
-export type Hearing = { readonly type: 'ringback' } | { readonly type: 'greeting'; readonly greetingId: GreetingId };
+/** What the caller hears while it rings: the ringback tone, hold music, or a greeting of the library over and over. */
+export type Hearing =
+  | { readonly type: 'ringback' }
+  | { readonly type: 'music' }
+  | { readonly type: 'greeting'; readonly greetingId: GreetingId };
 
 /** Whom an outside call goes to: somebody of the directory, or a number typed in place. */
 export type Outside =
@@ -32,6 +35,23 @@ export type RingOutsideStep = Ringing & {
   /** Whether the person who answers must press 1, so that the number's own voicemail does not swallow the call. */
   readonly accept: boolean;
 };
+
+/** Rings the members of a group in its order; nobody answering lets the next step run. */
+export interface RingGroupStep {
+  readonly type: 'ringGroup';
+  readonly groupId: GroupId;
+  /** 5 to 600 s in all; null for as long as the group says. */
+  readonly seconds: number | null;
+  /** Said before it rings; 0 to 3,000 characters. */
+  readonly before: string;
+  readonly hear: Hearing;
+}
+
+/** Lets the caller wait in a queue. What happens to those it does not connect is said by its own paths, then here. */
+export interface WaitInQueueStep {
+  readonly type: 'waitInQueue';
+  readonly queueId: QueueId;
+}
 
 /** Hands the call over to an outside number for good; ends the path unless the number cannot be called. */
 export interface HandOverStep {
@@ -104,6 +124,8 @@ export interface FollowPathStep {
 export interface RecordStep {
   readonly type: 'record';
   readonly on: boolean;
+  /** Whether the caller is told before it starts. */
+  readonly tells: boolean;
 }
 
 /** Says goodbye, if there are words for it, and hangs up. */
@@ -115,6 +137,8 @@ export interface HangUpStep {
 export type Step =
   | RingStep
   | RingOutsideStep
+  | RingGroupStep
+  | WaitInQueueStep
   | HandOverStep
   | ToLineStep
   | SayStep
@@ -158,6 +182,8 @@ export function alwaysEnds(step: Step): boolean {
     case 'ring':
     case 'ringOutside':
       return step.seconds === null;
+    case 'ringGroup':
+    case 'waitInQueue':
     case 'say':
     case 'searchByName':
     case 'askExtension':

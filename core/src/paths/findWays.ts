@@ -1,17 +1,8 @@
 import type { CallScript, LineScript } from '../call';
 import { outsideTargetOf, slotOfAnswer } from '../call';
+import type { Group } from '../directory';
 import { answersAt, isWorkingAt } from '../hours';
-import {
-  findNamedPath,
-  findSheet,
-  pathAt,
-  type Menu,
-  type NamedPathId,
-  type Path,
-  type SheetId,
-  type Slot,
-  type Step,
-} from '../line';
+import { findNamedPath, findSheet, pathAt, type Menu, type Path, type SheetId, type Slot, type Step } from '../line';
 import { estimateMs, phrasesOf, sentencesOf, sheetSentences, type Sentence } from '../speech';
 import type { RingTarget, Stretch, Turn, Way, WayEnd } from './way';
 
@@ -57,6 +48,7 @@ interface Point {
   /** The sheets met on this way so far. */
   readonly met: readonly SheetId[];
   sheetId: SheetId | null;
+  isRecorded: boolean;
 }
 
 interface Growing {
@@ -82,7 +74,7 @@ class Finder {
   find(): FoundWays {
     const { attendant, hours, timeZone } = this.line;
     const answer = answersAt(attendant.answering.rules, hours, timeZone, this.options.atMs);
-    this.grow(slotOfAnswer(answer), null, null, { atMs: 0, quickMs: 0, met: [], sheetId: null });
+    this.grow(slotOfAnswer(answer), null, null, { atMs: 0, quickMs: 0, met: [], sheetId: null, isRecorded: false });
     return { ways: this.ways, isCut: this.isCut };
   }
 
@@ -111,7 +103,7 @@ class Finder {
     };
     this.ways.push(way);
     const path = pathAt(this.line.attendant, slot) ?? [];
-    way.end = this.walk(path, point, growing, []) ?? this.runOut(point, growing);
+    way.end = this.walk(path, point, growing, []) ?? this.runOut(path, point, growing);
     way.endMs = point.atMs;
     way.personMs = growing.personMs;
     way.quickPersonMs = growing.quickPersonMs;
@@ -121,7 +113,7 @@ class Finder {
   }
 
   /** Takes the steps of a path until one ends the way; undefined when none did. */
-  private walk(path: Path, point: Point, growing: Growing, following: readonly NamedPathId[]): WayEnd | undefined {
+  private walk(path: Path, point: Point, growing: Growing, following: readonly string[]): WayEnd | undefined {
     for (const step of path) {
       const end = this.take(step, point, growing, following);
       if (end) return end;
@@ -129,7 +121,7 @@ class Finder {
     return undefined;
   }
 
-  private take(step: Step, point: Point, growing: Growing, following: readonly NamedPathId[]): WayEnd | undefined {
+  private take(step: Step, point: Point, growing: Growing, following: readonly string[]): WayEnd | undefined {
     switch (step.type) {
       case 'say': {
         const { spoken } = step;
@@ -147,6 +139,22 @@ class Finder {
       case 'ringOutside': {
         const target = outsideTargetOf(this.script, this.line, step.to, this.options.atMs);
         return 'why' in target ? undefined : this.ring(step, target, point, growing);
+      }
+      case 'ringGroup': {
+        const group = this.script.groups.find(({ id }) => id === step.groupId);
+        if (!group) return undefined;
+        const seconds = step.seconds ?? group.inAllSeconds ?? onceRoundSeconds(group);
+        return this.ring({ seconds, before: step.before }, { type: 'group', groupId: group.id }, point, growing);
+      }
+      case 'waitInQueue': {
+        const queue = this.script.queues.find(({ id }) => id === step.queueId);
+        if (!queue) return undefined;
+        const ms = queue.longestWaitSeconds * 1000;
+        this.reach(point, growing, ms);
+        this.add(growing, point, ms, { type: 'queue', queueId: queue.id });
+        const tooLong = pathAt(this.line.attendant, { type: 'queue', queueId: queue.id, reason: 'tooLong' });
+        if (following.includes(queue.id)) return { type: 'circle' };
+        return this.walk(tooLong ?? [], point, growing, [...following, queue.id]);
       }
       case 'handOver': {
         const target = outsideTargetOf(this.script, this.line, step.to, this.options.atMs);
@@ -195,6 +203,10 @@ class Finder {
         return this.walk(named.steps, point, growing, [...following, step.pathId]);
       }
       case 'record':
+        if (step.on && step.tells && !point.isRecorded) {
+          this.words(phrasesOf(this.voice(point)).recorded, point, growing);
+        }
+        point.isRecorded = step.on;
         return undefined;
       case 'hangUp':
         this.words(step.words, point, growing);
@@ -202,7 +214,13 @@ class Finder {
     }
   }
 
-  private runOut(point: Point, growing: Growing): WayEnd {
+  /** No step is left: where the last one rang a group, the group's own path says what comes. */
+  private runOut(path: Path, point: Point, growing: Growing): WayEnd {
+    const last = path.at(-1);
+    const own = last?.type === 'ringGroup' && pathAt(this.line.attendant, { type: 'group', groupId: last.groupId });
+    const isOwn = last?.type === 'ringGroup' && own === path;
+    if (isOwn) return { type: 'circle' };
+    if (own) return this.walk(own, point, growing, []) ?? this.runOut(own, point, growing);
     this.words(phrasesOf(this.voice(point)).nothingMore, point, growing);
     return { type: 'ranOut' };
   }
@@ -240,7 +258,7 @@ class Finder {
       this.pass(point, sentence.pauseAfterMs);
     }
     // What is left of the path that led here can never run.
-    return this.walk(sheet.afterPath, point, growing, []) ?? this.runOut(point, growing);
+    return this.walk(sheet.afterPath, point, growing, []) ?? this.runOut(sheet.afterPath, point, growing);
   }
 
   /** The ways from a menu: a key each, then for callers who press nothing, and the wrong ones. */
@@ -249,21 +267,23 @@ class Finder {
     if (menu?.type !== 'menu') return;
     this.drawn.add(sheetId);
     const met = [...point.met, sheetId];
+    const { isRecorded } = point;
     const said = this.sheetSaid(sheetId);
     const wholeMs = said.reduce((sum, { sentence, ms }) => sum + ms + sentence.pauseAfterMs, 0);
     const quickMs = point.quickMs + (menu.keysDuringGreeting ? 0 : wholeMs);
     for (const { key } of menu.options) {
       const waitMs = this.extensionWaitMs(menu, key);
       const heardMs = this.heardAfterMs(menu, key, wholeMs);
-      const at = { met, sheetId, atMs: point.atMs + heardMs + waitMs, quickMs: quickMs + waitMs };
+      const at = { met, sheetId, isRecorded, atMs: point.atMs + heardMs + waitMs, quickMs: quickMs + waitMs };
       this.grow({ type: 'key', sheetId, key }, { type: 'key', sheetId, key }, parent, at);
     }
     const silenceMs = this.fallbackMs(menu, 'silence', wholeMs);
-    const silence = { met, sheetId, atMs: point.atMs + silenceMs, quickMs: point.quickMs + silenceMs };
+    const silence = { met, sheetId, isRecorded, atMs: point.atMs + silenceMs, quickMs: point.quickMs + silenceMs };
     this.grow({ type: 'silence', sheetId }, { type: 'silence', sheetId }, parent, silence);
     const wrong = {
       met,
       sheetId,
+      isRecorded,
       atMs: point.atMs + this.fallbackMs(menu, 'wrongKey', wholeMs),
       quickMs: quickMs + this.fallbackMs(menu, 'wrongKey', menu.keysDuringGreeting ? 0 : wholeMs),
     };
@@ -365,6 +385,13 @@ class Finder {
     point.atMs += ms;
     point.quickMs += ms;
   }
+}
+
+/** How long a group is rung when everybody is there and nobody answers. */
+function onceRoundSeconds({ members, order, memberSeconds }: Group): number {
+  if (order === 'allAtOnce') return memberSeconds;
+  const turns = order === 'tierByTier' ? new Set(members.map(({ tier }) => tier)).size : members.length;
+  return turns * memberSeconds;
 }
 
 type StretchContent = Stretch extends infer Each

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { runTrial, type CallerAct, type CallScript } from '../call';
+import { type CallScript } from '../call';
+import { runTrial, type CallerAct } from '../exchange';
 import { findSheet, newMenu, sheetId, type Attendant, type Path } from '../line';
 import { estimateMs } from '../speech';
 import { anyScript } from '../testing/anyScript';

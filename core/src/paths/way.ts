@@ -1,4 +1,4 @@
-import type { BoxId, PersonId } from '../directory';
+import type { BoxId, GroupId, PersonId, QueueId } from '../directory';
 import type { OutsideTarget } from '../call';
 import type { Key, LineId, SheetId, Slot } from '../line';
 
@@ -16,12 +16,17 @@ export type Stretch = { readonly fromMs: number; readonly toMs: number } & (
   /** Digits that are asked for: a name, an extension, or further digits after a key. */
   | { readonly type: 'digits' }
   | { readonly type: 'ring'; readonly target: RingTarget }
+  /** The longest wait in a queue. */
+  | { readonly type: 'queue'; readonly queueId: QueueId }
   | { readonly type: 'message'; readonly boxId: BoxId }
 );
 
 /** Who is rung: somebody by name, an outside number, or whoever the caller asks for. */
 export type RingTarget =
-  { readonly type: 'person'; readonly personId: PersonId } | OutsideTarget | { readonly type: 'anybody' };
+  | { readonly type: 'person'; readonly personId: PersonId }
+  | { readonly type: 'group'; readonly groupId: GroupId }
+  | OutsideTarget
+  | { readonly type: 'anybody' };
 
 /** Where a way ends. */
 export type WayEnd =

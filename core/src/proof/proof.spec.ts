@@ -5,8 +5,10 @@ import {
   frontDeskPath,
   fuelId,
   harbourMaster,
+  launchQueue,
   line,
   message,
+  moorings,
   names,
   noor,
   openMoment,
@@ -19,13 +21,21 @@ import {
 } from '../testing/boatyard';
 import { proofOf } from '../testing/proofOf';
 import { anyScript } from '../testing/anyScript';
-import { runTrial, type StaffAct } from '../call';
+import { runTrial, type StaffAct } from '../exchange';
+import { groupId, queueId, queueReasons, type Group, type Queue } from '../directory';
 import { applyEdit, keys, ringDefaults, type Attendant, type Edit, type Path } from '../line';
 import { adviseOn, describeFinding, faultsIn, type RuleName } from '.';
 import { rules } from './rules';
 
 const read = (edited: Attendant) =>
-  proofOf(withAttendant(edited, { ...script, contacts: [{ ...harbourMaster, serviceUntil: '2026-11-22' }] }));
+  proofOf(
+    withAttendant(edited, {
+      ...script,
+      contacts: [{ ...harbourMaster, serviceUntil: '2026-11-22' }],
+      groups: [moorings, emptyGroup],
+      queues: [launchQueue, slowQueue, closedQueue],
+    }),
+  );
 const key1 = { type: 'key', sheetId: welcomeId, key: '1' } as const;
 const onKey1 = (...path: Path): Edit => ({ type: 'setPath', slot: key1, path });
 const outside = (number: string, seconds = 18): Path[number] => ({
@@ -35,6 +45,16 @@ const outside = (number: string, seconds = 18): Path[number] => ({
   accept: false,
   seconds,
 });
+
+const ringGroup = (groupId: Group['id']): Path[number] => ({
+  ...ringDefaults,
+  type: 'ringGroup',
+  groupId,
+  seconds: null,
+});
+const emptyGroup: Group = { ...moorings, id: groupId.create('empty'), members: [] };
+const slowQueue: Queue = { ...launchQueue, id: queueId.create('slow'), longestWaitSeconds: 300 };
+const closedQueue: Queue = { ...launchQueue, id: queueId.create('closed'), exitKey: null };
 
 const flaws: Readonly<Record<RuleName, readonly [Edit, string]>> = {
   pathEmpty: [
@@ -87,6 +107,22 @@ const flaws: Readonly<Record<RuleName, readonly [Edit, string]>> = {
     { type: 'setMenuSettings', sheetId: welcomeId, settings: { extensions: { waitSeconds: 4 } } },
     'Key 2 of Welcome is also the first digit of extensions: who presses it waits 4 s.',
   ],
+  nobodyThere: [
+    onKey1(ringGroup(emptyGroup.id), ...message),
+    'Key 1 of Welcome leads to a group or queue with nobody in it.',
+  ],
+  longWait: [
+    onKey1({ type: 'waitInQueue', queueId: slowQueue.id }, ...message),
+    'Key 1 of Welcome lets callers wait longer than four minutes.',
+  ],
+  noWayOut: [
+    onKey1({ type: 'waitInQueue', queueId: closedQueue.id }, ...message),
+    'Key 1 of Welcome leads to a queue that callers can leave only by hanging up.',
+  ],
+  recordsUntold: [
+    onKey1({ type: 'record', on: true, tells: false }, ...message),
+    'Key 1 of Welcome records the call without telling the caller.',
+  ],
 };
 
 describe('the proof', () => {
@@ -127,7 +163,8 @@ describe('the proof', () => {
     const [edit] = flaws.keyIsFirstDigit;
     const edited = applyEdit(attendant, edit);
     const [finding] = read(edited);
-    expect(finding?.fix).toEqual({ type: 'moveKey', sheetId: welcomeId, from: '2', to: '3' });
+    // Extensions begin with 2 and 3.
+    expect(finding?.fix).toEqual({ type: 'moveKey', sheetId: welcomeId, from: '2', to: '4' });
     expect(finding?.fix && read(applyEdit(edited, finding.fix))).toEqual([]);
   });
 
@@ -151,6 +188,20 @@ describe('the proof', () => {
     const path = { id: frontDeskPath, name: 'Desk', steps: [ringFor(noor.id, 18), ...message] };
     const named = applyEdit(attendant, { type: 'addNamedPath', path });
     expect(read(applyEdit(named, onKey1({ type: 'followPath', pathId: frontDeskPath })))).toEqual([]);
+  });
+
+  it('lets a path end with a group or a queue that says itself what follows', () => {
+    const after = (...steps: Path) => read(applyEdit(attendant, onKey1(...steps))).map(({ rule }) => rule);
+    const waits: Path = [{ type: 'waitInQueue', queueId: launchQueue.id }];
+    expect(after(ringGroup(moorings.id))).toEqual(['pathStops']);
+    expect(after(...waits)).toEqual(['pathStops']);
+    const own = [
+      { type: 'group' as const, groupId: moorings.id },
+      ...queueReasons.map((reason) => ({ type: 'queue' as const, queueId: launchQueue.id, reason })),
+    ];
+    const said = own.reduce((all, slot) => applyEdit(all, { type: 'setPath', slot, path: message }), attendant);
+    expect(read(applyEdit(said, onKey1(ringGroup(moorings.id))))).toEqual([]);
+    expect(read(applyEdit(said, onKey1(...waits)))).toEqual([]);
   });
 
   it('knows how long each phone of a person rings before the next one', () => {
@@ -182,6 +233,7 @@ describe('an attendant without faults', () => {
       attendant: {
         ...each.attendant,
         paths: [],
+        fallbacks: each.attendant.fallbacks.map((fallback) => ({ ...fallback, path: messageLast(fallback.path) })),
         answering: {
           rules: each.attendant.answering.rules.map((rule) => ({ ...rule, path: messageLast(rule.path) })),
           otherwise: messageLast(each.attendant.answering.otherwise),

@@ -1,4 +1,4 @@
-import type { Box, CallerList, Contact, Person } from '../directory';
+import type { Box, CallerList, Contact, Group, Person, Queue } from '../directory';
 import type { Hours } from '../hours';
 import type { Attendant, Edit, Greeting, LineId, SheetId, Slot } from '../line';
 
@@ -11,6 +11,8 @@ export interface ProofSubject {
   readonly today: string;
   readonly hours: Hours;
   readonly people: readonly Person[];
+  readonly groups: readonly Group[];
+  readonly queues: readonly Queue[];
   readonly boxes: readonly Box[];
   readonly contacts: readonly Contact[];
   readonly callerLists: readonly CallerList[];

@@ -1,5 +1,7 @@
 import { circle } from './rules/circle';
 import { keyIsFirstDigit } from './rules/keyIsFirstDigit';
+import { longWait, noWayOut } from './rules/longWait';
+import { nobodyThere } from './rules/nobodyThere';
 import { noFallback } from './rules/noFallback';
 import { noWords } from './rules/noWords';
 import { notANumber, outOfService, ownNumber } from './rules/outsideNumber';
@@ -7,6 +9,7 @@ import { ownVoicemail } from './rules/ownVoicemail';
 import { pathEmpty } from './rules/pathEmpty';
 import { pathInItself } from './rules/pathInItself';
 import { pathStops } from './rules/pathStops';
+import { recordsUntold } from './rules/recordsUntold';
 import { ringsForEver } from './rules/ringsForEver';
 import { toDeleted } from './rules/toDeleted';
 
@@ -15,6 +18,7 @@ export const rules = [
   pathEmpty,
   pathStops,
   toDeleted,
+  nobodyThere,
   noFallback,
   noWords,
   circle,
@@ -25,6 +29,9 @@ export const rules = [
   ringsForEver,
   ownVoicemail,
   keyIsFirstDigit,
+  longWait,
+  noWayOut,
+  recordsUntold,
 ] as const;
 
 export type RuleName = (typeof rules)[number]['name'];

@@ -24,6 +24,21 @@ export interface Phrases {
   readonly noAnswer: (name: string) => string;
   /** To the one who answers an outside phone. */
   readonly acceptCall: string;
+  /** How far a waiting caller is: 1 is next. */
+  readonly placeInLine: (place: number) => string;
+  readonly expectedWait: (minutes: number) => string;
+  /** The key with which a waiting caller leaves the queue. */
+  readonly leaveQueue: (key: Key) => string;
+  /** Before a call is recorded. */
+  readonly recorded: string;
+  readonly enterPin: string;
+  readonly wrongPin: string;
+  readonly messagesWaiting: (count: number) => string;
+  /** Which message comes, and whose; the number is empty when it is not given. */
+  readonly messageFrom: (count: number, number: string) => string;
+  readonly messageKeys: string;
+  readonly noMoreMessages: string;
+  readonly noSuchNumber: string;
 }
 
 const byLanguage: Readonly<Record<Language, Phrases>> = { en, fr, es, de };

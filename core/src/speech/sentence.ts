@@ -1,4 +1,4 @@
-import type { BoxId } from '../directory';
+import type { BoxId, QueueId } from '../directory';
 import type { Key, SheetId, Slot, VoiceId, WordsPart } from '../line';
 
 /** Where a spoken sentence was written, so that a caption can lead there. */
@@ -7,6 +7,7 @@ export type Source =
   | { readonly type: 'option'; readonly sheetId: SheetId; readonly key: Key }
   | { readonly type: 'step'; readonly slot: Slot; readonly stepIndex: number }
   | { readonly type: 'box'; readonly boxId: BoxId }
+  | { readonly type: 'queue'; readonly queueId: QueueId }
   /** Said by the line itself, such as the thanks after a message. */
   | { readonly type: 'line' };
 

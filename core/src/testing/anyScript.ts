@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { CallScript } from '../call';
-import { boxId, contactId, nameParts, personId } from '../directory';
+import { boxId, contactId, groupId, nameParts, personId, queueId, queueReasons } from '../directory';
 import {
   keys,
   lineId,
@@ -19,9 +19,11 @@ import {
   harbourMaster,
   hours,
   junosBox,
+  launchQueue,
   line,
   lunch,
   mainLine,
+  moorings,
   noor,
   nuisance,
   office,
@@ -53,6 +55,14 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   }),
   fc.record({ type: of('ringOutside'), to: outside, accept: fc.boolean(), ...ringing }),
   fc.record({ type: of('handOver'), to: outside, before: words }),
+  fc.record({
+    type: of('ringGroup'),
+    groupId: fc.constantFrom(moorings.id, groupId.create('gone')),
+    seconds: fc.option(fc.integer({ min: 5, max: 60 })),
+    before: words,
+    hear: fc.constant({ type: 'ringback' as const }),
+  }),
+  fc.record({ type: of('waitInQueue'), queueId: fc.constantFrom(launchQueue.id, queueId.create('gone')) }),
   fc.record({ type: of('toLine'), lineId: fc.constantFrom(mainLine, shedLine, lineId.create('gone')) }),
   fc.record({ type: of('say'), spoken: fc.record({ type: of('typed'), words }) }),
   fc.record({
@@ -67,7 +77,7 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   fc.record({ type: of('searchByName'), by: fc.constantFrom(...nameParts), seconds: fc.constant(24) }),
   fc.record({ type: of('askExtension'), seconds: fc.constant(24) }),
   fc.record({ type: of('followPath'), pathId: fc.constantFrom(...pathIds, namedPathId.create('gone')) }),
-  fc.record({ type: of('record'), on: fc.boolean() }),
+  fc.record({ type: of('record'), on: fc.boolean(), tells: fc.boolean() }),
   fc.record({ type: of('hangUp'), words }),
 );
 
@@ -110,6 +120,15 @@ const attendant: fc.Arbitrary<Attendant> = fc.record({
     ]),
     otherwise: path,
   }),
+  fallbacks: fc.uniqueArray(
+    fc.oneof(
+      path.map((steps) => ({ type: 'group' as const, groupId: moorings.id, path: steps })),
+      fc
+        .tuple(fc.constantFrom(...queueReasons), path)
+        .map(([reason, steps]) => ({ type: 'queue' as const, queueId: launchQueue.id, reason, path: steps })),
+    ),
+    { selector: (each) => (each.type === 'queue' ? each.reason : 'group') },
+  ),
 });
 
 /** Any two lines at all, sound or not: circles, dead ends, steps to what is deleted. */
@@ -123,6 +142,8 @@ export const anyScript: fc.Arbitrary<CallScript> = fc.tuple(attendant, attendant
     ],
     people: [{ ...noor, hoursId: hours.id }, ...everybody.slice(1)],
     boxes: [office, junosBox],
+    groups: [moorings],
+    queues: [launchQueue],
     contacts: [harbourMaster],
     callerLists: [slipHolders, nuisance],
     greetings: [],

@@ -2,13 +2,19 @@ import {
   boxDefaults,
   boxId,
   callerListId,
+  groupDefaults,
+  groupId,
   contactId,
   personDefaults,
   personId,
+  queueDefaults,
+  queueId,
   type Box,
   type CallerList,
   type Contact,
+  type Group,
   type Person,
+  type Queue,
 } from '../directory';
 import { hoursId, instantOf, periodId, type Hours, type Weekday } from '../hours';
 import {
@@ -47,6 +53,22 @@ export const juno = person('juno', 'Juno Marchetti', '206', {
 export const wendell = person('wendell', 'Wendell Achterberg', '205');
 export const rosalind = person('rosalind', 'Rosalind Achterberg', '230');
 export const everybody: readonly Person[] = [noor, priya, juno, wendell, rosalind];
+const members = (...people: readonly Person[]) => people.map(({ id }) => ({ personId: id, tier: 1 }));
+export const moorings: Group = {
+  ...groupDefaults,
+  id: groupId.create('moorings'),
+  name: 'Moorings',
+  extension: '304',
+  order: 'takingTurns',
+  members: members(priya, wendell),
+};
+export const launchQueue: Queue = {
+  ...queueDefaults,
+  id: queueId.create('launch'),
+  name: 'Spring launch line',
+  extension: '305',
+  members: members(priya, wendell, noor),
+};
 export const office: Box = { ...boxDefaults, id: boxId.create('office'), name: 'Office', longestMessageSeconds: 60 };
 export const junosBox: Box = { ...office, id: boxId.create('juno'), name: 'Juno', ownerId: juno.id };
 export const harbourMaster: Contact = {
@@ -139,6 +161,7 @@ export const attendant: Attendant = {
     rules: [{ type: 'period', periodId: open.id, path: [{ type: 'goTo', sheetId: welcomeId }] }],
     otherwise: [{ type: 'goTo', sheetId: closedId }],
   },
+  fallbacks: [],
 };
 
 export const line: LineScript = { id: mainLine, number: '+12075550140', timeZone: zone, hours, attendant };
@@ -147,6 +170,8 @@ export const script: CallScript = {
   lineId: mainLine,
   lines: [line],
   people: [noor, priya],
+  groups: [],
+  queues: [],
   boxes: [office],
   contacts: [],
   callerLists: [],
@@ -166,7 +191,9 @@ export function answering(otherwise: Path, more: Partial<CallScript> = {}): Call
 }
 
 export const names = Object.fromEntries(
-  [...everybody, office, junosBox, harbourMaster, slipHolders, nuisance, open, lunch].map(({ id, name }) => [id, name]),
+  [...everybody, moorings, launchQueue, office, junosBox, harbourMaster, slipHolders, nuisance, open, lunch].map(
+    ({ id, name }) => [id, name],
+  ),
 );
 
 /** A Monday morning, when the line is open. */

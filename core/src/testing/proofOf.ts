@@ -6,7 +6,7 @@ export function proofOf(script: CallScript, changes: Partial<ProofSubject> = {})
   const line = script.lines.find(({ id }) => id === script.lineId);
   if (!line) throw new Error('The script has no such line');
   const { attendant, hours, number } = line;
-  const { people, boxes, contacts, callerLists, greetings, lines } = script;
+  const { people, groups, queues, boxes, contacts, callerLists, greetings, lines } = script;
   const today = '2026-11-23';
   return proof({
     attendant,
@@ -14,6 +14,8 @@ export function proofOf(script: CallScript, changes: Partial<ProofSubject> = {})
     today,
     hours,
     people,
+    groups,
+    queues,
     boxes,
     contacts,
     callerLists,

@@ -1,5 +1,6 @@
 import {
   boxDefaults,
+  codePattern,
   longestName,
   mostTold,
   personId,
@@ -13,6 +14,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
 import {
   ChoiceField,
+  OrEmpty,
   OrNull,
   PatternField,
   RevisionField,
@@ -53,6 +55,14 @@ class BoxDetailsDto {
   @Type(() => TellDto)
   @ApiPropertyOptional({ type: [TellDto] })
   tell?: TellDto[];
+
+  @OrEmpty()
+  @PatternField({ pattern: codePattern, says: 'A code has 2 to 6 digits, perhaps after a star.', optional: true })
+  code?: string;
+
+  /** Asked for on the phone before messages are heard. Never sent back. */
+  @PatternField({ pattern: /^[0-9]{4,8}$/, says: 'A PIN has 4 to 8 digits.', optional: true })
+  pin?: string;
 }
 
 export class AddBoxDto extends BoxDetailsDto {

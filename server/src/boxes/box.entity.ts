@@ -32,4 +32,7 @@ export class BoxEntity extends Row<BoxId> implements Box {
 
   @Column('simple-json')
   tell: Tell[];
+
+  @Column('text', { default: '' })
+  code: string;
 }

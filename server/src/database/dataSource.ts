@@ -4,6 +4,7 @@ import type { DataSourceOptions } from 'typeorm';
 import { entities } from './entities';
 import { FirstTables1700000001000 } from './migrations/1700000001-firstTables';
 import { WholeDirectory1700000002000 } from './migrations/1700000002-wholeDirectory';
+import { GroupsAndQueues1700000003000 } from './migrations/1700000003-groupsAndQueues';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -20,7 +21,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       database.pragma('synchronous = FULL');
     },
     entities,
-    migrations: [FirstTables1700000001000, WholeDirectory1700000002000],
+    migrations: [FirstTables1700000001000, WholeDirectory1700000002000, GroupsAndQueues1700000003000],
     migrationsRun: true,
     synchronize: false,
   };

@@ -1,12 +1,15 @@
 import { BoxEntity } from '../boxes/box.entity';
+import { BoxPinEntity } from '../boxes/boxPin.entity';
 import { CallerListEntity } from '../callerLists/callerList.entity';
 import { ContactEntity } from '../contacts/contact.entity';
 import { DraftEntity } from '../drafts/draft.entity';
 import { GreetingEntity } from '../greetings/greeting.entity';
+import { GroupEntity } from '../groups/group.entity';
 import { HoursEntity } from '../hours/hours.entity';
 import { LineEntity } from '../lines/line.entity';
 import { MessageEntity } from '../messages/message.entity';
 import { PersonEntity } from '../people/person.entity';
+import { QueueEntity } from '../queues/queue.entity';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
 import { VersionEntity } from '../versions/version.entity';
 
@@ -16,7 +19,10 @@ export const entities = [
   DraftEntity,
   VersionEntity,
   PersonEntity,
+  GroupEntity,
+  QueueEntity,
   BoxEntity,
+  BoxPinEntity,
   ContactEntity,
   CallerListEntity,
   GreetingEntity,

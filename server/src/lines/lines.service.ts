@@ -101,6 +101,7 @@ function firstMenu({ periods }: Hours): Attendant {
     voice: defaultVoice,
     sheets: [welcome],
     paths: [],
+    fallbacks: [],
     answering: {
       rules: open ? [{ type: 'period', periodId: open.id, path: toWelcome }] : [],
       otherwise: toWelcome,

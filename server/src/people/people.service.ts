@@ -1,17 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import {
-  extensionTakenBy,
-  personDefaults,
-  personId,
-  type Person,
-  type PersonId,
-  type PersonPhone,
-} from '@locutor/core/directory';
+import { personDefaults, personId, type Person, type PersonId, type PersonPhone } from '@locutor/core/directory';
 import { DataSource, Repository } from 'typeorm';
+import { ExtensionsService } from '../extensions/extensions.service';
 import { HoursService } from '../hours/hours.service';
 import { OwnNumbers } from '../lines/ownNumbers';
-import { conflict, invalid } from '../problems/problem';
+import { invalid } from '../problems/problem';
 import { phoneNumberOf } from '../problems/fields';
 import { definedOf } from '../rows/definedOf';
 import { newId } from '../rows/newId';
@@ -29,6 +23,7 @@ export class PeopleService extends RowsService<PersonId, PersonEntity> {
     uses: UsesService,
     private readonly hours: HoursService,
     private readonly ownNumbers: OwnNumbers,
+    private readonly extensions: ExtensionsService,
     private readonly database: DataSource,
   ) {
     super(people, uses);
@@ -65,10 +60,7 @@ export class PeopleService extends RowsService<PersonId, PersonEntity> {
   }
 
   private async checkAmong(person: Person, everybody: readonly Person[]): Promise<void> {
-    const other = extensionTakenBy(everybody, person.extension, person.id);
-    if (other) {
-      throw conflict(`Extension ${person.extension} is ${other.name}’s already. Choose another for ${person.name}.`);
-    }
+    await this.extensions.mustBeFree(person.extension, person, everybody);
     if (person.hoursId) await this.hours.get(person.hoursId);
     for (const phone of person.phones) if (phone.type === 'outside') await this.ownNumbers.mustNotBe(phone.number);
   }

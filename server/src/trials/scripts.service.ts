@@ -6,11 +6,13 @@ import { CallerListsService } from '../callerLists/callerLists.service';
 import { ContactsService } from '../contacts/contacts.service';
 import { DraftsService } from '../drafts/drafts.service';
 import { GreetingsService } from '../greetings/greetings.service';
+import { GroupsService } from '../groups/groups.service';
 import { HoursService } from '../hours/hours.service';
 import type { LineEntity } from '../lines/line.entity';
 import { LinesService } from '../lines/lines.service';
 import { PeopleService } from '../people/people.service';
 import { conflict } from '../problems/problem';
+import { QueuesService } from '../queues/queues.service';
 import { VersionsService } from '../versions/versions.service';
 
 export type Which = 'draft' | 'onAir';
@@ -24,6 +26,8 @@ export class ScriptsService {
     private readonly versions: VersionsService,
     private readonly hours: HoursService,
     private readonly people: PeopleService,
+    private readonly groups: GroupsService,
+    private readonly queues: QueuesService,
     private readonly boxes: BoxesService,
     private readonly contacts: ContactsService,
     private readonly callerLists: CallerListsService,
@@ -46,8 +50,10 @@ export class ScriptsService {
       const { id, number, timeZone } = each;
       scripts.push({ id, number, timeZone, attendant, hours: await this.hours.get(each.hoursId) });
     }
-    const [people, boxes, contacts, callerLists, greetings, hours] = await Promise.all([
+    const [people, groups, queues, boxes, contacts, callerLists, greetings, hours] = await Promise.all([
       this.people.list(),
+      this.groups.list(),
+      this.queues.list(),
       this.boxes.list(),
       this.contacts.list(),
       this.callerLists.list(),
@@ -55,7 +61,7 @@ export class ScriptsService {
       this.hours.list(),
     ]);
     const library = [...greetings, ...spoken];
-    return { lineId, lines: scripts, people, boxes, contacts, callerLists, greetings: library, hours };
+    return { lineId, lines: scripts, people, groups, queues, boxes, contacts, callerLists, greetings: library, hours };
   }
 
   private async attendantOf(

@@ -1,13 +1,7 @@
 import { Body, Controller, Get, HttpCode, Param, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import {
-  runTrial,
-  type CallerAct,
-  type CallScript,
-  type RungPhone,
-  type StaffAct,
-  type TranscriptEntry,
-} from '@locutor/core/call';
+import { type CallScript, type RungPhone, type TranscriptEntry } from '@locutor/core/call';
+import { runTrial, type CallerAct, type StaffAct } from '@locutor/core/exchange';
 import type { LineId } from '@locutor/core/line';
 import { ScriptsService } from './scripts.service';
 import { TrialsDto, type CallerActDto, type StaffActDto, type TrialDto } from './trial.dto';

@@ -4,9 +4,11 @@ import { CallerListsModule } from '../callerLists/callerLists.module';
 import { ContactsModule } from '../contacts/contacts.module';
 import { DraftsModule } from '../drafts/drafts.module';
 import { GreetingsModule } from '../greetings/greetings.module';
+import { GroupsModule } from '../groups/groups.module';
 import { HoursModule } from '../hours/hours.module';
 import { LinesModule } from '../lines/lines.module';
 import { PeopleModule } from '../people/people.module';
+import { QueuesModule } from '../queues/queues.module';
 import { VersionsModule } from '../versions/versions.module';
 import { ScriptsService } from './scripts.service';
 import { TrialsController } from './trials.controller';
@@ -18,6 +20,8 @@ import { TrialsController } from './trials.controller';
     VersionsModule,
     HoursModule,
     PeopleModule,
+    GroupsModule,
+    QueuesModule,
     BoxesModule,
     ContactsModule,
     CallerListsModule,

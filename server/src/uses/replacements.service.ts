@@ -1,8 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import type { PersonId } from '@locutor/core/directory';
+import type { Member, PersonId } from '@locutor/core/directory';
 import { applyEdit, type GreetingId, type ReferredId } from '@locutor/core/line';
 import { DataSource, IsNull, type EntityManager } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
+import { GroupEntity } from '../groups/group.entity';
+import { QueueEntity } from '../queues/queue.entity';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { invalid } from '../problems/problem';
@@ -32,6 +34,8 @@ export class ReplacementsService {
     await this.database.transaction(async (rows) => {
       await replaceInDrafts(rows, from, to);
       await replaceInBoxes(rows, from, to);
+      await replaceInGroups(rows, from, to);
+      await replaceInQueues(rows, from, to);
     });
     const left = await this.uses.of(from);
     return { replaced: before.length - left.length, left };
@@ -64,4 +68,37 @@ async function replaceInBoxes(rows: EntityManager, from: ReferredId, to: Referre
       },
     );
   }
+}
+
+async function replaceInGroups(rows: EntityManager, from: ReferredId, to: ReferredId): Promise<void> {
+  for (const { id, members, revision } of await rows.findBy(GroupEntity, { deletedAt: IsNull() })) {
+    const now = replacedMembers(members, from, to);
+    if (now !== members) await rows.update(GroupEntity, { id }, { members: now, revision: revision + 1 });
+  }
+}
+
+async function replaceInQueues(rows: EntityManager, from: ReferredId, to: ReferredId): Promise<void> {
+  for (const queue of await rows.findBy(QueueEntity, { deletedAt: IsNull() })) {
+    const { id, holdGreetingId, waiting, revision } = queue;
+    await rows.update(
+      QueueEntity,
+      { id },
+      {
+        members: replacedMembers(queue.members, from, to),
+        holdGreetingId: holdGreetingId === from ? (to as GreetingId) : holdGreetingId,
+        waiting: waiting.map((part) =>
+          part.type === 'greeting' && part.greetingId === from ? { ...part, greetingId: to as GreetingId } : part,
+        ),
+        revision: revision + 1,
+      },
+    );
+  }
+}
+
+/** Where both were members, only the one who stays is, in their own place. */
+function replacedMembers(members: Member[], from: ReferredId, to: ReferredId): Member[] {
+  if (!members.some(({ personId }) => personId === from)) return members;
+  const isThere = members.some(({ personId }) => personId === to);
+  if (isThere) return members.filter(({ personId }) => personId !== from);
+  return members.map((member) => (member.personId === from ? { ...member, personId: to as PersonId } : member));
 }

@@ -9,12 +9,24 @@ import { ContactEntity } from '../contacts/contact.entity';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { GreetingEntity } from '../greetings/greeting.entity';
+import { GroupEntity } from '../groups/group.entity';
 import { HoursEntity } from '../hours/hours.entity';
 import { LineEntity } from '../lines/line.entity';
 import { PersonEntity } from '../people/person.entity';
+import { QueueEntity } from '../queues/queue.entity';
 import { VersionEntity } from '../versions/version.entity';
 
-const named = [PersonEntity, BoxEntity, ContactEntity, CallerListEntity, GreetingEntity, LineEntity, HoursEntity];
+const named = [
+  PersonEntity,
+  GroupEntity,
+  QueueEntity,
+  BoxEntity,
+  ContactEntity,
+  CallerListEntity,
+  GreetingEntity,
+  LineEntity,
+  HoursEntity,
+];
 
 /** Knows what everything is called, and where each thing is used. */
 @Injectable()
@@ -31,20 +43,34 @@ export class UsesService {
     return Object.fromEntries(all.map(({ id, name }) => [id, name]));
   }
 
-  /** Where something is used by a draft, by what is on air or by a box, in words. */
+  /** Where something is used by a draft, by what is on air, by a box, a group or a queue, in words. */
   async of(id: ReferredId): Promise<readonly string[]> {
     const names = await this.names();
     const lines = await this.database.getRepository(LineEntity).find();
     const inLines = await Promise.all(lines.map((line) => this.usesInLine(line, id, names, lines.length > 1)));
     const boxes = await this.database.getRepository(BoxEntity).findBy({ deletedAt: IsNull() });
-    return [...inLines.flat(), ...boxes.flatMap((box) => usesInBox(box, id))];
+    const groups = await this.database.getRepository(GroupEntity).findBy({ deletedAt: IsNull() });
+    const queues = await this.database.getRepository(QueueEntity).findBy({ deletedAt: IsNull() });
+    return [
+      ...inLines.flat(),
+      ...boxes.flatMap((box) => usesInBox(box, id)),
+      ...groups.flatMap((group) => usesAsMember(group, 'group', id)),
+      ...queues.flatMap((queue) => [...usesAsMember(queue, 'queue', id), ...usesInQueue(queue, id)]),
+    ];
   }
 
-  /** Which lines and people keep these hours, in words. */
+  /** Which lines, people, groups and queues keep these hours, in words. */
   async ofHours(hoursId: HoursId): Promise<readonly string[]> {
     const lines = await this.database.getRepository(LineEntity).findBy({ hoursId });
     const people = await this.database.getRepository(PersonEntity).findBy({ hoursId, deletedAt: IsNull() });
-    return [...lines.map(({ name }) => `the line ${name}`), ...people.map(({ name }) => name)];
+    const groups = await this.database.getRepository(GroupEntity).findBy({ hoursId, deletedAt: IsNull() });
+    const queues = await this.database.getRepository(QueueEntity).findBy({ hoursId, deletedAt: IsNull() });
+    return [
+      ...lines.map(({ name }) => `the line ${name}`),
+      ...people.map(({ name }) => name),
+      ...groups.map(({ name }) => `the group ${name}`),
+      ...queues.map(({ name }) => `the queue ${name}`),
+    ];
   }
 
   private async usesInLine(line: LineEntity, id: ReferredId, names: Names, naming: boolean): Promise<string[]> {
@@ -71,5 +97,18 @@ function usesInBox({ name, greetingId, ownerId, tell }: BoxEntity, id: ReferredI
     ...(greetingId === id ? [`the greeting of the box ${name}`] : []),
     ...(ownerId === id ? [`the owner of the box ${name}`] : []),
     ...(tell.some(({ personId }) => personId === id) ? [`told of messages in the box ${name}`] : []),
+  ];
+}
+
+function usesAsMember({ name, members }: GroupEntity | QueueEntity, kind: string, id: ReferredId): string[] {
+  return members.some(({ personId }) => personId === id) ? [`a member of the ${kind} ${name}`] : [];
+}
+
+function usesInQueue({ name, holdGreetingId, waiting }: QueueEntity, id: ReferredId): string[] {
+  return [
+    ...(holdGreetingId === id ? [`what callers of the queue ${name} hear on hold`] : []),
+    ...(waiting.some((part) => part.type === 'greeting' && part.greetingId === id)
+      ? [`what callers of the queue ${name} hear while waiting`]
+      : []),
   ];
 }

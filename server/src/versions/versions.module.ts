@@ -5,9 +5,11 @@ import { CallerListsModule } from '../callerLists/callerLists.module';
 import { ContactsModule } from '../contacts/contacts.module';
 import { DraftsModule } from '../drafts/drafts.module';
 import { GreetingsModule } from '../greetings/greetings.module';
+import { GroupsModule } from '../groups/groups.module';
 import { HoursModule } from '../hours/hours.module';
 import { LinesModule } from '../lines/lines.module';
 import { PeopleModule } from '../people/people.module';
+import { QueuesModule } from '../queues/queues.module';
 import { VersionEntity } from './version.entity';
 import { VersionsController } from './versions.controller';
 import { VersionsService } from './versions.service';
@@ -19,6 +21,8 @@ import { VersionsService } from './versions.service';
     DraftsModule,
     HoursModule,
     PeopleModule,
+    GroupsModule,
+    QueuesModule,
     BoxesModule,
     GreetingsModule,
     ContactsModule,

@@ -10,9 +10,11 @@ import { ContactsService } from '../contacts/contacts.service';
 import { DraftsService } from '../drafts/drafts.service';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { GreetingsService } from '../greetings/greetings.service';
+import { GroupsService } from '../groups/groups.service';
 import { HoursService } from '../hours/hours.service';
 import { LinesService } from '../lines/lines.service';
 import { PeopleService } from '../people/people.service';
+import { QueuesService } from '../queues/queues.service';
 import { notFound, Problem, stale } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { UsesService } from '../uses/uses.service';
@@ -40,6 +42,8 @@ export class VersionsService {
     private readonly drafts: DraftsService,
     private readonly hours: HoursService,
     private readonly people: PeopleService,
+    private readonly groups: GroupsService,
+    private readonly queues: QueuesService,
     private readonly boxes: BoxesService,
     private readonly greetings: GreetingsService,
     private readonly contacts: ContactsService,
@@ -99,9 +103,11 @@ export class VersionsService {
 
   private async mustPass(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<void> {
     const line = await this.lines.get(lineId);
-    const [hours, people, boxes, greetings, contacts, callerLists, lines] = await Promise.all([
+    const [hours, people, groups, queues, boxes, greetings, contacts, callerLists, lines] = await Promise.all([
       this.hours.get(line.hoursId),
       this.people.list(),
+      this.groups.list(),
+      this.queues.list(),
       this.boxes.list(),
       ownGreetings ?? this.greetings.list(),
       this.contacts.list(),
@@ -111,7 +117,20 @@ export class VersionsService {
     const today = dayAt(Date.now(), line.timeZone);
     const { number } = line;
     const findings = faultsIn(
-      proof({ attendant, number, today, hours, people, boxes, greetings, contacts, callerLists, lines }),
+      proof({
+        attendant,
+        number,
+        today,
+        hours,
+        people,
+        groups,
+        queues,
+        boxes,
+        greetings,
+        contacts,
+        callerLists,
+        lines,
+      }),
     );
     if (findings.length === 0) return;
     const names = await this.uses.names();

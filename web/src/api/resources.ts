@@ -1,5 +1,5 @@
 import type { CallScript } from '@locutor/core/call';
-import type { Box, BoxId, CallerList, Contact, Person } from '@locutor/core/directory';
+import type { Box, BoxId, CallerList, Contact, Group, Person, Queue } from '@locutor/core/directory';
 import type { Hours } from '@locutor/core/hours';
 import type { Attendant, Greeting, Line, LineId, Names, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
@@ -13,6 +13,8 @@ export interface Revised {
 export type KeptLine = Line & Revised & { readonly onAirVersionId: string | null };
 export type KeptHours = Hours & Revised;
 export type KeptPerson = Person & Revised;
+export type KeptGroup = Group & Revised;
+export type KeptQueue = Queue & Revised;
 export type KeptBox = Box & Revised;
 export type KeptContact = Contact & Revised;
 export type KeptCallerList = CallerList & Revised;
@@ -70,6 +72,14 @@ export function usePeople(): readonly KeptPerson[] {
   return byName(useSWR<readonly KeptPerson[]>('/api/people', api).data);
 }
 
+export function useGroups(): readonly KeptGroup[] {
+  return byName(useSWR<readonly KeptGroup[]>('/api/groups', api).data);
+}
+
+export function useQueues(): readonly KeptQueue[] {
+  return byName(useSWR<readonly KeptQueue[]>('/api/queues', api).data);
+}
+
 export function useBoxes(): readonly KeptBox[] {
   return byName(useSWR<readonly KeptBox[]>('/api/boxes', api).data);
 }
@@ -88,11 +98,12 @@ export function useGreetings(): readonly KeptGreeting[] {
 
 /** Everything that steps refer to, as it is now. */
 export function useDirectory() {
-  const [people, boxes, contacts] = [usePeople(), useBoxes(), useContacts()];
+  const [people, groups, queues] = [usePeople(), useGroups(), useQueues()];
+  const [boxes, contacts] = [useBoxes(), useContacts()];
   const [callerLists, greetings, lines = none] = [useCallerLists(), useGreetings(), useLines().data];
   return useMemo(
-    () => ({ people, boxes, contacts, callerLists, greetings, lines }),
-    [people, boxes, contacts, callerLists, greetings, lines],
+    () => ({ people, groups, queues, boxes, contacts, callerLists, greetings, lines }),
+    [people, groups, queues, boxes, contacts, callerLists, greetings, lines],
   );
 }
 

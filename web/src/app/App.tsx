@@ -41,7 +41,7 @@ export function App() {
                 <Route path="hours" element={<Hours />} />
                 <Route path="greetings/:greetingId?" element={<Greetings />} />
                 <Route path="directory" element={<Navigate to="/directory/people" replace />} />
-                <Route path="directory/:list" element={<Directory />} />
+                <Route path="directory/:list/:rowId?" element={<Directory />} />
                 <Route path="messages" element={<Messages />} />
                 <Route path="on-air" element={<OnAir />} />
                 <Route path="*" element={<Navigate to="/today" replace />} />

@@ -39,6 +39,7 @@ const attendant: Attendant = {
   voice: 'slt',
   sheets: [newMenu(welcome, 'Welcome'), newMenu(closed, 'After hours')],
   paths: [],
+  fallbacks: [],
   answering: {
     rules: [
       { type: 'period', periodId: lunch.id, path: [...words, ...goTo(welcome)] },

@@ -9,6 +9,7 @@ const attendant: Attendant = {
   voice: 'slt',
   sheets: [newMenu(welcome, 'Welcome'), newMenu(closed, 'After hours')],
   paths: [],
+  fallbacks: [],
   answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcome }] },
 };
 const typed = applyEdit(attendant, { type: 'setWords', sheetId: welcome, part: 'openingWords', words: 'Ahoy.' });

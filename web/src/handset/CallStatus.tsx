@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useNow } from '../parts/useNow';
 import { showLength } from '../parts/time';
-import type { CallDriver, CallView } from './callDriver';
+import type { CallDriver, CallView, RungNow } from './callDriver';
 import { targetName } from './captionWords';
 
 interface Props {
@@ -17,18 +17,33 @@ interface Props {
 export function CallStatus({ driver, view, names }: Props) {
   const { phase } = view.state;
   return (
-    <Box minH="14" mb="2" aria-live="polite">
-      {phase.type === 'ringing' && (
-        <Rung key={phase.ringId} driver={driver} name={targetName(phase.ring.target, names)} />
+    <Box minH="14" maxH="240px" overflow="auto" mb="2" aria-live="polite">
+      {view.rung.map((rung) =>
+        rung.isAccepting ? (
+          <Accepting key={phoneKey(rung)} driver={driver} rung={rung} names={names} />
+        ) : (
+          <Rung key={phoneKey(rung)} driver={driver} rung={rung} names={names} />
+        ),
       )}
-      {phase.type === 'accepting' && <Accepting driver={driver} name={targetName(phase.ring.target, names)} />}
-      {phase.type === 'connected' && (
-        <Flex align="center" gap="2">
-          <Text flex="1">You are talking to {targetName(phase.target, names)}.</Text>
+      {(phase.type === 'connected' || phase.type === 'onHold') && (
+        <Flex align="center" gap="2" wrap="wrap">
+          <Text flex="1 1 140px">
+            {phase.type === 'onHold' ? `${targetName(phase.target, names)} has put you on hold.` : ''}
+            {phase.type === 'connected' ? `You are talking to ${targetName(phase.target, names)}.` : ''}
+          </Text>
+          <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.hold(phase.type === 'connected')}>
+            {phase.type === 'connected' ? 'They put you on hold' : 'They come back'}
+          </Button>
           <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.staffHangsUp()}>
             They hang up
           </Button>
         </Flex>
+      )}
+      {phase.type === 'inQueue' && (
+        <Text>
+          You wait in <b>{names[phase.queueId] ?? 'a queue'}</b>
+          {view.rung.length === 0 && '. Nobody is free for the moment'}.
+        </Text>
       )}
       {phase.type === 'menuWaiting' && <Text color="quiet">Waiting for a key …</Text>}
       {(phase.type === 'menuDialling' || phase.type === 'askWaiting') && (
@@ -48,17 +63,27 @@ export function CallStatus({ driver, view, names }: Props) {
   );
 }
 
-function Accepting({ driver, name }: { driver: CallDriver; name: string }) {
+interface RungProps {
+  readonly driver: CallDriver;
+  readonly rung: RungNow;
+  readonly names: Names;
+}
+
+function phoneKey({ phone, sinceMs }: RungNow): string {
+  return `${phone.type === 'person' ? phone.personId : phone.number} ${sinceMs}`;
+}
+
+function Accepting({ driver, rung, names }: RungProps) {
   return (
-    <Box>
+    <Box mb="1">
       <Text>
-        <b>{name}</b> picked up and hears: “Press 1 to take the call.” You hear it ring on.
+        <b>{targetName(rung.phone, names)}</b> picked up and hears: “Press 1 to take the call.” You hear it ring on.
       </Text>
       <Flex gap="1.5" mt="1">
-        <Button size="xs" colorPalette="petrol" onClick={() => driver.accept()}>
+        <Button size="xs" colorPalette="petrol" onClick={() => driver.accept(rung)}>
           They press 1
         </Button>
-        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.staffHangsUp()}>
+        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.beBusy(rung)}>
           They hang up
         </Button>
       </Flex>
@@ -66,24 +91,24 @@ function Accepting({ driver, name }: { driver: CallDriver; name: string }) {
   );
 }
 
-function Rung({ driver, name }: { driver: CallDriver; name: string }) {
+function Rung({ driver, rung, names }: RungProps) {
   const now = useNow(500);
   const [since] = useState(() => Date.now());
   const seconds = Math.max(0, Math.floor((now - since) / 1000));
   const rings = Math.floor(seconds / secondsPerRing) + 1;
   return (
-    <Box>
+    <Box mb="1">
       <Text>
-        <b>{name}</b> is ringing{' '}
+        <b>{targetName(rung.phone, names)}</b> is ringing{' '}
         <Text as="span" fontFamily="mono" fontSize="12.5px" color="quiet">
           {seconds} s, ring {rings}
         </Text>
       </Text>
       <Flex gap="1.5" mt="1">
-        <Button size="xs" colorPalette="petrol" onClick={() => driver.answer()}>
+        <Button size="xs" colorPalette="petrol" onClick={() => driver.answer(rung)}>
           Answer
         </Button>
-        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.beBusy()}>
+        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.beBusy(rung)}>
           Busy
         </Button>
         <Text fontSize="12px" color="quiet" alignSelf="center">

@@ -1,14 +1,22 @@
 import {
   idleCall,
-  step,
   transcriptOf,
   type CallEffect,
   type CallEvent,
   type CallScript,
   type CallState,
+  type RungPhone,
   type TranscriptEntry,
 } from '@locutor/core/call';
 import type { BoxId, Tell } from '@locutor/core/directory';
+import {
+  callId,
+  emptyExchange,
+  stepExchange,
+  type Exchange,
+  type ExchangeEffect,
+  type ExchangeEvent,
+} from '@locutor/core/exchange';
 import type { Key } from '@locutor/core/line';
 import { record, type MicrophoneProblem, type Recording } from './microphone';
 import { playItems, playOverAndOver } from './speaker';
@@ -22,10 +30,19 @@ export interface CallOptions {
   readonly leaveMessage: (boxId: BoxId, audio: Blob, tell: readonly Tell[]) => Promise<void>;
 }
 
+/** A phone that rings, or was picked up and is asked to press 1. */
+export interface RungNow {
+  readonly phone: RungPhone;
+  readonly sinceMs: number;
+  readonly isAccepting: boolean;
+}
+
 /** A call as it can be seen. */
 export interface CallView {
   readonly state: CallState;
   readonly transcript: readonly TranscriptEntry[];
+  /** Every phone that rings for it now. */
+  readonly rung: readonly RungNow[];
   /** Index in the transcript of the sentence being heard; null when none is. */
   readonly speaking: number | null;
   /** Indexes of sentences that were to be said but have not been begun: still to come, or cut short. */
@@ -38,13 +55,16 @@ export interface CallView {
   readonly messageLeft: 'none' | 'sending' | 'sent' | { readonly problem: string };
 }
 
-type CallEventContent = CallEvent extends infer Event ? (Event extends unknown ? Omit<Event, 'atMs'> : never) : never;
+type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
 
-/** Drives one call in real time: holds the clock, feeds events to the machine and carries out its effects. */
+const ownCall = callId.create('handset');
+
+/** Drives one call, with nobody else on the line, in real time: holds the clock, feeds events and carries out effects. */
 export class CallDriver {
   private view: CallView = {
     state: idleCall,
     transcript: [],
+    rung: [],
     speaking: null,
     unheard: new Set(),
     levelDb: -Infinity,
@@ -52,8 +72,9 @@ export class CallDriver {
     isMute: false,
     messageLeft: 'none',
   };
+  private exchange: Exchange = emptyExchange;
   private readonly began = performance.now();
-  private readonly stops = new Map<number, () => void>();
+  private readonly stops = new Map<number | string, () => void>();
   private recording: Recording | null = null;
   private readonly listeners = new Set<() => void>();
 
@@ -72,7 +93,8 @@ export class CallDriver {
   }
 
   dial(): void {
-    this.happen({ type: 'dialled', callerNumber: this.options.callerNumber });
+    const { callerNumber, script } = this.options;
+    this.step({ type: 'callArrives', atMs: this.now(), callId: ownCall, callerNumber, script });
   }
 
   press(key: Key): void {
@@ -86,37 +108,75 @@ export class CallDriver {
   }
 
   /** Who was rung outside and asked to accept the call presses 1. */
-  accept(): void {
-    this.happen({ type: 'staffPressed', key: '1' });
+  accept(rung = this.view.rung[0]): void {
+    if (rung?.phone.type !== 'person') return this.happen({ type: 'staffPressed', key: '1' });
+    this.step({ type: 'staffPresses', atMs: this.now(), personId: rung.phone.personId, key: '1' });
   }
 
-  answer(): void {
+  answer(rung = this.view.rung[0]): void {
     const { phase } = this.view.state;
+    if (rung?.phone.type === 'person') {
+      return this.step({ type: 'staffAnswers', atMs: this.now(), personId: rung.phone.personId });
+    }
     if (phase.type === 'ringing') this.happen({ type: 'staffAnswered', ringId: phase.ringId });
   }
 
-  beBusy(): void {
+  beBusy(rung = this.view.rung[0]): void {
     const { phase } = this.view.state;
+    if (rung?.phone.type === 'person') {
+      return this.step({ type: 'staffDeclines', atMs: this.now(), personId: rung.phone.personId });
+    }
     if (phase.type === 'ringing') this.happen({ type: 'staffBusy', ringId: phase.ringId });
+    else this.happen({ type: 'staffHungUp' });
   }
 
+  /** Whoever talks to the caller hangs up. */
   staffHangsUp(): void {
     this.happen({ type: 'staffHungUp' });
+  }
+
+  /** Whoever talks to the caller puts them on hold, or takes them back. */
+  hold(on: boolean): void {
+    this.happen({ type: 'staffHeld', on });
   }
 
   hangUp(): void {
     this.happen({ type: 'callerHungUp' });
   }
 
-  private happen(event: CallEventContent): void {
-    const atMs = this.now();
-    const { state, effects } = step(this.options.script, this.view.state, { ...event, atMs } as CallEvent);
-    this.set({ state });
-    for (const effect of effects) {
+  private happen(event: Untimed<CallEvent>): void {
+    this.step({ type: 'ofCall', callId: ownCall, event: { ...event, atMs: this.now() } as CallEvent });
+  }
+
+  private step(event: ExchangeEvent): void {
+    const { exchange, effects, atMs } = stepExchange(this.options.script, this.exchange, event);
+    this.exchange = exchange;
+    const entries = effects.map((effect) => (effect.type === 'forCall' ? transcriptOf([effect.effect], atMs) : []));
+    const state = this.stateAfter(entries.flat());
+    this.set({ state, rung: rungIn(exchange, state, this.view) });
+    effects.forEach((effect, index) => {
       const first = this.view.transcript.length;
-      this.set({ transcript: [...this.view.transcript, ...transcriptOf([effect], atMs)] });
-      this.carryOut(effect, first);
+      this.set({ transcript: [...this.view.transcript, ...(entries[index] ?? [])] });
+      if (effect.type === 'forCall') this.carryOut(effect.effect, first);
+      else this.keepTime(effect);
+    });
+  }
+
+  /** A call that is over is the exchange's no longer: how it ended is in its last words. */
+  private stateAfter(entries: readonly TranscriptEntry[]): CallState {
+    const now = this.exchange.calls.get(ownCall)?.state;
+    const end = entries.find((entry) => entry.type === 'ended');
+    if (now || !end) return now ?? this.view.state;
+    return { ...this.view.state, phase: { type: 'ended', reason: end.reason } };
+  }
+
+  private keepTime(effect: Exclude<ExchangeEffect, { type: 'forCall' }>): void {
+    if (effect.type === 'startTimer') {
+      const { timerId, afterMs } = effect;
+      const timer = setTimeout(() => this.step({ type: 'timerOver', atMs: this.now(), timerId }), afterMs);
+      this.stops.set(`exchange ${timerId}`, () => clearTimeout(timer));
     }
+    if (effect.type === 'stopTimer') this.stop(`exchange ${effect.timerId}`);
   }
 
   /** `first` is where in the transcript the sentences of what is played begin. */
@@ -127,6 +187,7 @@ export class CallDriver {
       case 'startTimer':
         return this.startTimer(effect.timerId, effect.afterMs);
       case 'ring':
+      case 'ringGroup':
         this.stops.set(effect.ringId, effect.hear.length > 0 ? playOverAndOver(effect.hear) : playRingback());
         return;
       case 'stopPlaying':
@@ -150,6 +211,11 @@ export class CallDriver {
       case 'handOver':
       case 'startCallRecording':
       case 'stopCallRecording':
+      case 'enterQueue':
+      case 'leaveQueue':
+      case 'askPlace':
+      case 'checkPin':
+      case 'markMessage':
       case 'hangUp':
         return;
     }
@@ -195,7 +261,7 @@ export class CallDriver {
       );
   }
 
-  private stop(id: number): void {
+  private stop(id: number | string): void {
     this.stops.get(id)?.();
     this.stops.delete(id);
   }
@@ -204,4 +270,16 @@ export class CallDriver {
     this.view = { ...this.view, ...changes };
     for (const listener of this.listeners) listener();
   }
+}
+
+/** Phones of the staff as the exchange has them, and the outside phone that the call itself rings. */
+function rungIn({ staff }: Exchange, { phase }: CallState, before: CallView): readonly RungNow[] {
+  const ofStaff = [...staff.values()].flatMap(({ doing }): RungNow[] =>
+    doing.type === 'rung' ? [{ phone: doing.phone, sinceMs: doing.sinceMs, isAccepting: doing.isAccepting }] : [],
+  );
+  const isOutside = phase.type === 'ringing' || phase.type === 'accepting';
+  if (!isOutside || phase.ring.target.type !== 'outside') return ofStaff;
+  const known = before.rung.find(({ phone }) => phone === phase.ring.target);
+  const sinceMs = known?.sinceMs ?? Date.now();
+  return [...ofStaff, { phone: phase.ring.target, sinceMs, isAccepting: phase.type === 'accepting' }];
 }

@@ -1,4 +1,5 @@
-import type { EndReason, NotAnswered, RungPhone, Target, TranscriptEntry } from '@locutor/core/call';
+import type { DirectTo, EndReason, NotAnswered, RungPhone, Target, TranscriptEntry } from '@locutor/core/call';
+import type { GroupId } from '@locutor/core/directory';
 import { showPhoneNumber } from '@locutor/core/directory';
 import { sheetOfSlot, type Names } from '@locutor/core/line';
 import type { Source } from '@locutor/core/speech';
@@ -26,8 +27,8 @@ export function captionOf(entry: TranscriptEntry, names: Names): string | null {
     case 'spoke':
       return entry.understood ? `You say “${entry.words}”` : `You say “${entry.words}”, which is not understood`;
     case 'dialledExtension':
-      return entry.personId
-        ? `Extension ${entry.digits} is ${names[entry.personId] ?? 'somebody deleted'}`
+      return entry.to
+        ? `Extension ${entry.digits} is ${names[entry.to] ?? 'somebody deleted'}`
         : `Nobody has extension ${entry.digits}`;
     case 'spelled':
       return `${entry.digits} matches ${entry.matches.map((id) => names[id] ?? '?').join(', ') || 'nobody'}`;
@@ -45,6 +46,24 @@ export function captionOf(entry: TranscriptEntry, names: Names): string | null {
         : 'Too short to be a message; not kept';
     case 'ended':
       return endWords[entry.reason];
+    case 'calledDirectly':
+      return `Called ${directName(entry.to, names)} directly`;
+    case 'ringingGroup':
+      return `Ringing the group ${names[entry.groupId] ?? 'that was deleted'}`;
+    case 'queued':
+      return `Waiting in ${names[entry.queueId] ?? 'a queue'}`;
+    case 'place':
+      return `Number ${entry.place} in line`;
+    case 'leftQueue':
+      return leftQueueWords[entry.why](names[entry.queueId] ?? 'the queue', showLength(entry.waitedMs));
+    case 'held':
+      return entry.on ? 'Put on hold' : 'Taken back from hold';
+    case 'transferred':
+      return `Transferred to ${directName(entry.to, names)}`;
+    case 'pin':
+      return entry.right ? `The PIN of ${names[entry.boxId] ?? 'the box'} is right` : 'That is not the PIN';
+    case 'heardMessage':
+      return entry.deleted ? 'The message was deleted' : 'The message was heard';
     case 'called':
     case 'sheet':
     case 'said':
@@ -52,9 +71,22 @@ export function captionOf(entry: TranscriptEntry, names: Names): string | null {
   }
 }
 
+const leftQueueWords: Readonly<
+  Record<Extract<TranscriptEntry, { type: 'leftQueue' }>['why'], (queue: string, waited: string) => string>
+> = {
+  full: (queue) => `${queue} is full`,
+  tooLong: (_, waited) => `Waited ${waited}, as long as it may be`,
+  nobodyWorking: (queue) => `Nobody is working in ${queue}`,
+  exitKey: (queue) => `Left ${queue}`,
+  answered: (_, waited) => `Waited ${waited}`,
+  hungUp: (_, waited) => `Hung up after waiting ${waited}`,
+};
+
 const notAnsweredWords: Readonly<Record<NotAnswered, (name: string) => string>> = {
   noAnswer: (name) => `${name} does not answer`,
   busy: (name) => `${name} is busy`,
+  away: (name) => `${name} is away`,
+  nobody: (name) => `${name} has no members`,
   deleted: (name) => `${name} cannot be rung`,
   notWorking: (name) => `${name} is not working now`,
   notAccepted: (name) => `${name} did not press 1`,
@@ -64,10 +96,17 @@ const notAnsweredWords: Readonly<Record<NotAnswered, (name: string) => string>> 
 };
 
 /** What whoever is rung is called. */
-export function targetName(target: Target, names: Names): string {
+export function targetName(target: Target | { type: 'group'; groupId: GroupId }, names: Names): string {
+  if (target.type === 'group') return names[target.groupId] ?? 'A deleted group';
   if (target.type === 'person') return names[target.personId] ?? 'Somebody deleted';
   const name = target.contactId && names[target.contactId];
   return name || (target.number ? showPhoneNumber(target.number) : 'Somebody deleted');
+}
+
+function directName(to: DirectTo, names: Names): string {
+  const id =
+    to.type === 'person' ? to.personId : to.type === 'group' ? to.groupId : to.type === 'queue' ? to.queueId : to.boxId;
+  return names[id] ?? 'somebody deleted';
 }
 
 function phoneName(phone: RungPhone, names: Names): string {
@@ -84,6 +123,9 @@ const endWords: Readonly<Record<EndReason, string>> = {
   blocked: 'Blocked; the line hung up',
   pathRanOut: 'The path has no further step; the line hung up',
   circle: 'The menus go round in a circle; the line hung up',
+  boxHeard: 'All messages were heard',
+  wrongPin: 'The PIN was wrong; the line hung up',
+  cut: 'The call was cut off',
   longestCall: 'The longest call is over; the line hung up',
 };
 
@@ -98,8 +140,12 @@ export function linkOf(source: Source): string {
       const sheetId = sheetOfSlot(source.slot);
       const key = source.slot.type === 'key' ? `?key=${encodeURIComponent(source.slot.key)}` : '';
       if (source.slot.type === 'named') return `/script/${source.slot.pathId}`;
+      if (source.slot.type === 'group') return '/directory/groups';
+      if (source.slot.type === 'queue') return '/directory/queues';
       return sheetId ? `/script/${sheetId}${key}` : '/hours';
     }
+    case 'queue':
+      return '/directory/queues';
     case 'box':
       return '/directory/boxes';
     case 'line':

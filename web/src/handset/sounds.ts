@@ -1,4 +1,4 @@
-import { beep, dtmfTone, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
+import { beep, dtmfTone, holdMusic, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
 import type { Key, VoiceId } from '@locutor/core/line';
 import { audioUrl, speak } from '../api/resources';
 
@@ -47,3 +47,11 @@ export function playPcm({ samples, rateHz }: Pcm, { loop = false } = {}): () => 
 export const playBeep = (): (() => void) => playPcm(beep(phoneRateHz));
 export const playKeyTone = (key: Key): (() => void) => playPcm(dtmfTone(key, 160, phoneRateHz));
 export const playRingback = (): (() => void) => playPcm(ringbackTone(phoneRateHz), { loop: true });
+
+let music: Pcm | undefined;
+
+/** The hold music, over and over. */
+export function playHoldMusic(): () => void {
+  music ??= holdMusic(phoneRateHz);
+  return playPcm(music, { loop: true });
+}

@@ -1,7 +1,7 @@
 import { lengthMs, type Pcm } from '@locutor/core/audio';
 import type { PlayItem } from '@locutor/core/call';
-import { estimateMs, type Sentence } from '@locutor/core/speech';
-import { loadSentence, playBeep, playPcm } from './sounds';
+import { estimateMs } from '@locutor/core/speech';
+import { loadAudio, loadSentence, playBeep, playHoldMusic, playPcm } from './sounds';
 
 export interface SpeakerWatch {
   /** An item begins to be heard. */
@@ -15,7 +15,7 @@ const beepMs = 400;
 
 /** Plays items one after the other, each loaded while the ones before it are heard. Returns how to stop. */
 export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () => void {
-  const sounds = items.map((item) => (item.type === 'sentence' ? load(item.sentence) : null));
+  const sounds = items.map(load);
   let isStopped = false;
   let stopSound: () => void = () => undefined;
   let wake: () => void = () => undefined;
@@ -37,10 +37,14 @@ export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () =
       if (item.type === 'beep') {
         stopSound = playBeep();
         await pause(beepMs);
+      } else if (item.type === 'music') {
+        stopSound = playHoldMusic();
+        await pause(item.ms);
+        stopSound();
       } else {
         if (sound) stopSound = playPcm(sound);
         else watch.onMute();
-        await pause((sound ? lengthMs(sound) : estimateMs(item.sentence.text)) + item.sentence.pauseAfterMs);
+        await pause((sound ? lengthMs(sound) : expectedMs(item)) + pauseAfterMs(item));
       }
       if (isStopped) return;
     }
@@ -65,6 +69,17 @@ export function playOverAndOver(items: readonly PlayItem[]): () => void {
   return () => stop();
 }
 
-function load({ voice, text }: Sentence): Promise<Pcm | null> {
-  return loadSentence(voice, text).catch(() => null);
+type Loaded = Extract<PlayItem, { type: 'sentence' | 'audio' }>;
+
+function expectedMs(item: Loaded): number {
+  return item.type === 'audio' ? item.ms : estimateMs(item.sentence.text);
+}
+
+function pauseAfterMs(item: Loaded): number {
+  return item.type === 'audio' ? 0 : item.sentence.pauseAfterMs;
+}
+
+function load(item: PlayItem): Promise<Pcm | null> | null {
+  if (item.type === 'sentence') return loadSentence(item.sentence.voice, item.sentence.text).catch(() => null);
+  return item.type === 'audio' ? loadAudio(item.audioId).catch(() => null) : null;
 }

@@ -22,12 +22,14 @@ export function useCallScript(): CallScriptMaker {
   const lines = server?.lines;
   const make = useCallback<CallScriptMaker['make']>(
     (attendant, spoken) => {
-      const { people, boxes, contacts, callerLists, greetings } = directory;
+      const { people, groups, queues, boxes, contacts, callerLists, greetings } = directory;
       const others = (lines ?? []).filter(({ id }) => id !== line.id);
       return {
         lineId: line.id,
         lines: [{ id: line.id, number: line.number, timeZone: line.timeZone, hours, attendant }, ...others],
         people,
+        groups,
+        queues,
         boxes,
         contacts,
         callerLists,

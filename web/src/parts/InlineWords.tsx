@@ -1,6 +1,6 @@
 import { Input, type InputProps } from '@chakra-ui/react';
 
-interface Props extends Pick<InputProps, 'id' | 'placeholder' | 'fontSize' | 'minW' | 'maxW'> {
+interface Props extends Pick<InputProps, 'id' | 'placeholder' | 'fontFamily' | 'fontSize' | 'minW' | 'maxW'> {
   readonly label: string;
   readonly value: string;
   readonly most: number;

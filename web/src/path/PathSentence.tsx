@@ -4,7 +4,7 @@ import { alwaysEnds, mostSteps, pathEnds, slotKey, type Path, type Slot, type St
 import { ClipboardPaste, Plus } from 'lucide-react';
 import { memo } from 'react';
 import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
-import { namedPathsOf } from './namedPaths';
+import { fallbacksOf, namedPathsOf } from './namedPaths';
 import { useClipboard } from './clipboard';
 import { withStep, withSteps } from './pathChanges';
 import { StepPhrase } from './StepPhrase';
@@ -21,10 +21,11 @@ interface Props {
 export const PathSentence = memo(function PathSentence({ slot, path, of }: Props) {
   const { edit } = useDraftTools();
   const paths = useAttendantPart(namedPathsOf);
+  const fallbacks = useAttendantPart(fallbacksOf);
   const newStep = useNewStep();
   const clip = useClipboard();
   const set = (next: Path): void => edit({ type: 'setPath', slot, path: next });
-  const isOpen = !pathEnds({ paths }, path) && path.length < mostSteps;
+  const isOpen = !pathEnds({ paths, fallbacks }, path) && path.length < mostSteps;
   const { setNodeRef, isOver } = useDroppable({
     id: `${slotKey(slot)}#end`,
     data: { type: 'step', slot, index: path.length },

@@ -6,13 +6,15 @@ import {
   ownVoicemailSeconds,
   secondsPerRing,
   shortestRingSeconds,
+  type GreetingId,
   type Outside,
+  type RingGroupStep,
   type RingOutsideStep,
   type RingStep,
   type Step,
 } from '@locutor/core/line';
 import type { ReactNode } from 'react';
-import { useContacts, useGreetings, usePeople } from '../api/resources';
+import { useContacts, useGreetings, useGroups, usePeople } from '../api/resources';
 import { useDraftTools } from '../draft/DraftProvider';
 import { InlineNumber } from '../parts/InlineNumber';
 import { InlineSelect } from '../parts/InlineSelect';
@@ -34,6 +36,24 @@ export function RingDetails({ step, of, onChange }: DetailProps<RingStep>) {
       />{' '}
       <RingSeconds step={step} of={of} onChange={onChange} />
       {person && <Quiet>{phonesInWords(person, step.seconds)}</Quiet>}
+      <RingExtras step={step} of={of} onChange={onChange} />
+    </>
+  );
+}
+
+export function RingGroupDetails({ step, of, onChange }: DetailProps<RingGroupStep>) {
+  const groups = useGroups();
+  const group = groups.find(({ id }) => id === step.groupId);
+  return (
+    <>
+      <InlineSelect
+        label={`Which group is rung by ${of}`}
+        value={step.groupId}
+        choices={asChoices(groups)}
+        onChange={(value) => onChange({ ...step, groupId: value as typeof step.groupId })}
+      />{' '}
+      {step.seconds === null ? 'for as long as it says' : <RingSeconds step={step} of={of} onChange={onChange} />}
+      {group?.members.length === 0 && <Quiet> (nobody is in it yet)</Quiet>}
       <RingExtras step={step} of={of} onChange={onChange} />
     </>
   );
@@ -79,7 +99,9 @@ export function HandOverDetails({ step, of, onChange }: DetailProps<Extract<Step
   );
 }
 
-function RingSeconds({ step, of, onChange }: DetailProps<RingStep | RingOutsideStep>) {
+type Ringing = RingStep | RingGroupStep | RingOutsideStep;
+
+function RingSeconds({ step, of, onChange }: DetailProps<Ringing>) {
   if (step.seconds === null) return <>with no limit</>;
   const { seconds } = step;
   return (
@@ -99,7 +121,7 @@ function RingSeconds({ step, of, onChange }: DetailProps<RingStep | RingOutsideS
 }
 
 /** Words before it rings, and what is heard meanwhile, where they are other than usual. */
-function RingExtras({ step, of, onChange }: DetailProps<RingStep | RingOutsideStep>) {
+function RingExtras({ step, of, onChange }: DetailProps<Ringing>) {
   const greetings = useGreetings();
   const { hear } = step;
   return (
@@ -115,20 +137,24 @@ function RingExtras({ step, of, onChange }: DetailProps<RingStep | RingOutsideSt
           />
         </>
       )}
-      {hear.type === 'greeting' && (
+      {hear.type !== 'ringback' && (
         <>
           , while they hear{' '}
           <InlineSelect
             label={`What is heard while it rings in ${of}`}
-            value={hear.greetingId}
-            choices={[{ value: 'ringback', label: 'the ringback tone' }, ...asChoices(greetings)]}
+            value={hear.type === 'greeting' ? hear.greetingId : hear.type}
+            choices={[
+              { value: 'ringback', label: 'the ringback tone' },
+              { value: 'music', label: 'hold music' },
+              ...asChoices(greetings),
+            ]}
             onChange={(value) =>
               onChange({
                 ...step,
                 hear:
-                  value === 'ringback'
-                    ? { type: 'ringback' }
-                    : { type: 'greeting', greetingId: value as typeof hear.greetingId },
+                  value === 'ringback' || value === 'music'
+                    ? { type: value }
+                    : { type: 'greeting', greetingId: value as GreetingId },
               })
             }
           />

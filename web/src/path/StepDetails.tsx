@@ -3,12 +3,12 @@ import { nameParts, type NamePart } from '@locutor/core/directory';
 import { longestRingSeconds, secondsPerRing, shortestRingSeconds, type Step } from '@locutor/core/line';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useLines } from '../api/resources';
+import { useLines, useQueues } from '../api/resources';
 import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { InlineNumber } from '../parts/InlineNumber';
 import { InlineSelect } from '../parts/InlineSelect';
 import { asChoices } from './asChoices';
-import { HandOverDetails, RingDetails, RingOutsideDetails } from './RingDetails';
+import { HandOverDetails, RingDetails, RingGroupDetails, RingOutsideDetails } from './RingDetails';
 import { MessageDetails } from './MessageDetails';
 import { namedPathsOf } from './namedPaths';
 import { SayDetails } from './SayDetails';
@@ -26,6 +26,10 @@ export function StepDetails({ step, of, onChange }: DetailProps): ReactNode {
   switch (step.type) {
     case 'ring':
       return <RingDetails step={step} of={of} onChange={onChange} />;
+    case 'ringGroup':
+      return <RingGroupDetails step={step} of={of} onChange={onChange} />;
+    case 'waitInQueue':
+      return <QueueDetails step={step} of={of} onChange={onChange} />;
     case 'ringOutside':
       return <RingOutsideDetails step={step} of={of} onChange={onChange} />;
     case 'handOver':
@@ -62,12 +66,13 @@ export function StepDetails({ step, of, onChange }: DetailProps): ReactNode {
       return (
         <InlineSelect
           label={`Recording in ${of}`}
-          value={step.on ? 'on' : 'off'}
+          value={step.on ? (step.tells ? 'told' : 'untold') : 'off'}
           choices={[
-            { value: 'on', label: 'the call from here on' },
+            { value: 'told', label: 'the call from here on, and tell them so' },
+            { value: 'untold', label: 'the call from here on, told elsewhere' },
             { value: 'off', label: 'no longer' },
           ]}
-          onChange={(value) => onChange({ ...step, on: value === 'on' })}
+          onChange={(value) => onChange({ ...step, on: value !== 'off', tells: value !== 'untold' })}
         />
       );
     case 'hangUp':
@@ -134,6 +139,21 @@ function FollowDetails({ step, of, onChange }: DetailProps<Extract<Step, { type:
         onChange={(value) => onChange({ ...step, pathId: value as typeof step.pathId })}
       />
       <Follow to={`/script/${step.pathId}`} label={`Open the path of ${of}`} />
+    </>
+  );
+}
+
+function QueueDetails({ step, of, onChange }: DetailProps<Extract<Step, { type: 'waitInQueue' }>>) {
+  const queues = useQueues();
+  return (
+    <>
+      <InlineSelect
+        label={`Queue of ${of}`}
+        value={step.queueId}
+        choices={asChoices(queues)}
+        onChange={(value) => onChange({ ...step, queueId: value as typeof step.queueId })}
+      />
+      <Follow to={`/directory/queues/${step.queueId}`} label={`Open the queue of ${of}`} />
     </>
   );
 }

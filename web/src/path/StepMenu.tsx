@@ -117,12 +117,18 @@ function OwnItems({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
       </>
     );
   }
-  if (step.type !== 'ring' && step.type !== 'ringOutside') return null;
+  if (step.type !== 'ring' && step.type !== 'ringOutside' && step.type !== 'ringGroup') return null;
+  const noLimit = step.type === 'ringGroup' ? 'Ring for as long as the group says' : 'Ring with no limit';
   return (
     <>
       {step.before === '' && (
         <Menu.Item value="before" onSelect={() => onChange({ ...step, before: 'One moment, please.' })}>
           Say something before it rings
+        </Menu.Item>
+      )}
+      {step.hear.type === 'ringback' && (
+        <Menu.Item value="music" onSelect={() => onChange({ ...step, hear: { type: 'music' } })}>
+          Let them hear music meanwhile
         </Menu.Item>
       )}
       {step.hear.type === 'ringback' && greeting && (
@@ -134,7 +140,7 @@ function OwnItems({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
         </Menu.Item>
       )}
       <Menu.Item value="limit" onSelect={() => onChange({ ...step, seconds: step.seconds === null ? 24 : null })}>
-        {step.seconds === null ? 'Ring for so many seconds' : 'Ring with no limit'}
+        {step.seconds === null ? 'Ring for so many seconds' : noLimit}
       </Menu.Item>
       <Menu.Separator />
     </>

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { Box } from '@chakra-ui/react';
 import { sheetOfSlot, slotKey, type Path, type Slot, type Step, type StepType } from '@locutor/core/line';
 import type { KeyboardEvent } from 'react';
-import { useLines } from '../api/resources';
+import { useGroups, useLines, useQueues } from '../api/resources';
 import { useAttendantPart } from '../draft/DraftProvider';
 import { InlineSelect, type Choice } from '../parts/InlineSelect';
 import { putOnClipboard, clipNow } from './clipboard';
@@ -115,10 +115,13 @@ function onStepKey(event: KeyboardEvent, act: (what: StepAct) => void): void {
 function useStepChoices(slot: Slot, now: StepType, isFirst: boolean): readonly Choice[] {
   const paths = useAttendantPart(namedPathsOf);
   const lines = useLines().data?.length ?? 1;
+  const [groups, queues] = [useGroups(), useQueues()];
   const inSheet = sheetOfSlot(slot) !== undefined || slot.type === 'named';
   const isOffered: Partial<Record<StepType, boolean>> = {
     sayAgain: inSheet,
     back: inSheet,
+    ringGroup: groups.length > 0,
+    waitInQueue: queues.length > 0,
     toLine: lines > 1,
     followPath: paths.length > 0,
   };

@@ -3,6 +3,8 @@ import type { StepType } from '@locutor/core/line';
 /** What each step is called at its beginning, in the order they are offered. */
 export const stepVerbs: Readonly<Record<StepType, string>> = {
   ring: 'ring',
+  ringGroup: 'ring the group',
+  waitInQueue: 'let them wait in',
   ringOutside: 'ring the outside number of',
   takeMessage: 'take a message in',
   goTo: 'go to',

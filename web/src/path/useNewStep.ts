@@ -1,4 +1,4 @@
-import { boxId, contactId, personId } from '@locutor/core/directory';
+import { boxId, contactId, groupId, personId, queueId } from '@locutor/core/directory';
 import {
   defaultRingSeconds,
   lineId,
@@ -10,19 +10,24 @@ import {
   type Step,
   type StepType,
 } from '@locutor/core/line';
-import { useBoxes, useContacts, useLines, usePeople } from '../api/resources';
+import { useBoxes, useContacts, useGroups, useLines, usePeople, useQueues } from '../api/resources';
 import { useDraftTools } from '../draft/DraftProvider';
 
 /** Makes a step of a type with its defaults: the first person, box or sheet there is. */
 export function useNewStep(): (type: StepType) => Step {
   const { store, line } = useDraftTools();
   const [people, boxes, contacts, { data: lines = [] }] = [usePeople(), useBoxes(), useContacts(), useLines()];
+  const [groups, queues] = [useGroups(), useQueues()];
   return (type) => {
     const attendant = store.getSnapshot().history.present;
     const outside: Outside = { type: 'contact', contactId: contacts[0]?.id ?? contactId.create('none') };
     switch (type) {
       case 'ring':
         return { type, personId: people[0]?.id ?? personId.create('none'), ...ringDefaults };
+      case 'ringGroup':
+        return { type, groupId: groups[0]?.id ?? groupId.create('none'), ...ringDefaults, seconds: null };
+      case 'waitInQueue':
+        return { type, queueId: queues[0]?.id ?? queueId.create('none') };
       case 'ringOutside':
         return { type, to: contacts[0] ? outside : { type: 'number', number: '' }, accept: true, ...ringDefaults };
       case 'handOver':
@@ -45,7 +50,7 @@ export function useNewStep(): (type: StepType) => Step {
       case 'askExtension':
         return { type, seconds: defaultRingSeconds };
       case 'record':
-        return { type, on: true };
+        return { type, on: true, tells: true };
       case 'hangUp':
         return { type, words: 'Goodbye.' };
     }

@@ -1,7 +1,8 @@
 import { unreachable } from '../../result';
 import type { Attendant } from '../attendant';
-import { isRuleAt } from '../slot';
+import { isFallbackAt, isRuleAt, type FallbackSlot } from '../slot';
 import { withRules } from './answeringEdits';
+import type { Path } from '../step';
 import type { SetPath } from './edit';
 import { setNamedSteps } from './namedPathEdits';
 import { changeAnnouncement, changeMenu } from './sheetEdits';
@@ -31,7 +32,22 @@ export function setPath(attendant: Attendant, { slot, path }: SetPath): Attendan
       return changeMenu(attendant, slot.sheetId, (menu) => ({ ...menu, wrongKeyPath: path }));
     case 'after':
       return changeAnnouncement(attendant, slot.sheetId, (sheet) => ({ ...sheet, afterPath: path }));
+    case 'group':
+    case 'queue':
+      return setFallback(attendant, slot, path);
     default:
       return unreachable(slot);
   }
+}
+
+/** An empty path is none: the attendant keeps nothing for it. */
+function setFallback(attendant: Attendant, slot: FallbackSlot, path: Path): Attendant {
+  const isThere = attendant.fallbacks.some((fallback) => isFallbackAt(fallback, slot));
+  const others = attendant.fallbacks.filter((fallback) => !isFallbackAt(fallback, slot));
+  if (path.length === 0) return { ...attendant, fallbacks: others };
+  if (!isThere) return { ...attendant, fallbacks: [...attendant.fallbacks, { ...slot, path }] };
+  return {
+    ...attendant,
+    fallbacks: attendant.fallbacks.map((each) => (isFallbackAt(each, slot) ? { ...each, path } : each)),
+  };
 }

@@ -57,6 +57,7 @@ export function assembled(
     voice: defaultVoice,
     sheets: [welcome, ...others, closed],
     paths: [frontDesk],
+    fallbacks: [],
     answering: facts.openPeriodId
       ? {
           rules: [{ type: 'period', periodId: facts.openPeriodId, path: toWelcome }],

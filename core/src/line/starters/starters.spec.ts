@@ -1,4 +1,4 @@
-import { runTrial, type StaffAct } from '../../call';
+import { runTrial, type StaffAct } from '../../exchange';
 import { closedMoment, everybody, noor, office, open, openMoment, priya, withAttendant } from '../../testing/boatyard';
 import { proofOf } from '../../testing/proofOf';
 import { namedPathId, sheetId, starterIds, starters, usesOf, type StarterFacts, type StarterId } from '..';

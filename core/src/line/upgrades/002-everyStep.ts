@@ -1,6 +1,5 @@
 import type { Upgrade } from './upgrade';
-
-type Document = Record<string, unknown>;
+import { each, isDocument, type Document } from './walk';
 
 const pathsOfSheet = ['silencePath', 'wrongKeyPath', 'afterPath'];
 
@@ -36,13 +35,4 @@ function path(steps: unknown): unknown {
     if (step.type === 'takeMessage') return { ...step, beep: null, tell: null };
     return step;
   });
-}
-
-/** What is damaged is left as it is: the check of the newest shape names it. */
-function each(list: unknown, change: (item: Document) => Document): unknown {
-  return Array.isArray(list) ? list.map((item: unknown) => (isDocument(item) ? change(item) : item)) : list;
-}
-
-function isDocument(value: unknown): value is Document {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -1,5 +1,6 @@
 import { everyStep } from './002-everyStep';
+import { groupsAndQueues } from './003-groupsAndQueues';
 import type { Upgrade } from './upgrade';
 
 /** Every upgrade of the attendant document, in order. Only ever appended to. */
-export const upgrades: readonly Upgrade[] = [everyStep];
+export const upgrades: readonly Upgrade[] = [everyStep, groupsAndQueues];

@@ -1,4 +1,4 @@
-import { showPhoneNumber } from '../../directory';
+import { showPhoneNumber, type QueueReason } from '../../directory';
 import { unreachable } from '../../result';
 import { findNamedPath, findSheet, type Attendant } from '../attendant';
 import { isSame } from '../differences';
@@ -21,6 +21,10 @@ export function describeStep(step: Step, attendant: Attendant, names: Names): st
       return `ring ${name(step.personId)} ${describeSeconds(step.seconds)}`;
     case 'ringOutside':
       return `ring ${describeOutside(step.to, names)} ${describeSeconds(step.seconds)}`;
+    case 'ringGroup':
+      return `ring ${name(step.groupId)}${step.seconds === null ? '' : ` ${describeSeconds(step.seconds)}`}`;
+    case 'waitInQueue':
+      return `wait in ${name(step.queueId)}`;
     case 'handOver':
       return `hand over to ${describeOutside(step.to, names)}`;
     case 'toLine':
@@ -82,10 +86,22 @@ export function describeSlot(slot: Slot, attendant: Attendant, names: Names): st
       return `the wrong-key path of ${sheet}`;
     case 'after':
       return `what follows ${sheet}`;
+    case 'group':
+      return `what follows if nobody in ${names[slot.groupId] ?? deleted} answers`;
+    case 'queue':
+      return `what follows if ${queueReasonWords[slot.reason](names[slot.queueId] ?? deleted)}`;
     default:
       return unreachable(slot);
   }
 }
+
+/** Why a queue let a caller go, after "if". */
+export const queueReasonWords: Readonly<Record<QueueReason, (queue: string) => string>> = {
+  full: (queue) => `${queue} is full`,
+  tooLong: (queue) => `the wait in ${queue} is too long`,
+  nobodyWorking: (queue) => `nobody in ${queue} is working`,
+  exitKey: (queue) => `the caller leaves ${queue}`,
+};
 
 const partNames: Readonly<Record<WordsPart, string>> = {
   openingWords: 'opening words',
@@ -203,6 +219,8 @@ export function describeDocumentProblem(problem: DocumentProblem, raw: unknown):
       return `Two paths have the same id, ${problem.pathId}.`;
     case 'ruleTwice':
       return `The answering order names the same period or list twice, ${problem.of}.`;
+    case 'fallbackTwice':
+      return `The same group or queue has two paths for the same reason, ${problem.of}.`;
     case 'keyTwice':
       return `${problem.sheetName} has key ${problem.key} twice.`;
     case 'shape':

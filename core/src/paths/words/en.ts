@@ -36,6 +36,8 @@ export function describeStretch(stretch: Stretch, names: Names): string {
       return 'presses digits';
     case 'ring':
       return describeTarget(stretch.target, names);
+    case 'queue':
+      return `waits in ${names[stretch.queueId] ?? 'a deleted queue'}`;
     case 'message':
       return names[stretch.boxId] ?? 'a deleted box';
     default:
@@ -47,6 +49,8 @@ function describeTarget(target: RingTarget, names: Names): string {
   switch (target.type) {
     case 'person':
       return names[target.personId] ?? 'somebody deleted';
+    case 'group':
+      return names[target.groupId] ?? 'a deleted group';
     case 'outside':
       return (target.contactId && names[target.contactId]) || showPhoneNumber(target.number);
     case 'anybody':

@@ -5,5 +5,6 @@ import { stepsWhere } from '../steps';
 export const ringsForEver: Rule<'ringsForEver'> = {
   name: 'ringsForEver',
   grade: 'caution',
-  find: (subject) => stepsWhere(subject, (step) => 'seconds' in step && step.seconds === null),
+  find: (subject) =>
+    stepsWhere(subject, (step) => (step.type === 'ring' || step.type === 'ringOutside') && step.seconds === null),
 };

@@ -7,8 +7,8 @@ export const toDeleted: Rule<'toDeleted'> = {
   name: 'toDeleted',
   grade: 'fault',
   find: (subject) => {
-    const { attendant, people, boxes, contacts, greetings, lines, callerLists } = subject;
-    const there = [people, boxes, contacts, greetings, lines, attendant.sheets, attendant.paths].flat();
+    const { attendant, people, groups, queues, boxes, contacts, greetings, lines, callerLists } = subject;
+    const there = [people, groups, queues, boxes, contacts, greetings, lines, attendant.sheets, attendant.paths].flat();
     const known = new Set<string>(there.map(({ id }) => id));
     const rules = pathsOf(attendant).flatMap(({ slot }): Found[] =>
       slot.type === 'callers' && !callerLists.some(({ id }) => id === slot.callerListId)

@@ -16,6 +16,14 @@ export function describeFinding({ rule, at }: Finding, attendant: Attendant, nam
       return `${where} stops: if nobody picks up, the caller is cut off.`;
     case 'toDeleted':
       return `${where} leads to something that was deleted.`;
+    case 'nobodyThere':
+      return `${where} leads to a group or queue with nobody in it.`;
+    case 'longWait':
+      return `${where} lets callers wait longer than four minutes.`;
+    case 'noWayOut':
+      return `${where} leads to a queue that callers can leave only by hanging up.`;
+    case 'recordsUntold':
+      return `${where} records the call without telling the caller.`;
     case 'noFallback':
       return at.type === 'path' && at.slot.type === 'silence'
         ? `${where} is missing: a caller who presses nothing reaches nobody.`
@@ -52,6 +60,14 @@ export function adviseOn({ rule }: Finding): string {
       return 'Add a last step, such as taking a message.';
     case 'toDeleted':
       return 'Choose something else in that step, or remove it.';
+    case 'nobodyThere':
+      return 'Add members to it in the Directory, or choose another.';
+    case 'longWait':
+      return 'Shorten its longest wait in the Directory.';
+    case 'noWayOut':
+      return 'Give it a key that leaves it, in the Directory.';
+    case 'recordsUntold':
+      return 'Let the step tell the caller, unless other words do.';
     case 'noFallback':
       return 'Add a step that reaches somebody.';
     case 'noWords':

@@ -22,4 +22,16 @@ export const phrases: Phrases = {
   moreChoices: (key) => `Für weitere Namen drücken Sie die ${key}.`,
   noAnswer: (name) => `${name} meldet sich gerade nicht.`,
   acceptCall: 'Sie haben einen Anruf. Um ihn anzunehmen, drücken Sie die 1.',
+  placeInLine: (place) => (place === 1 ? 'Sie sind als Nächster an der Reihe.' : `Sie sind an Stelle ${place}.`),
+  expectedWait: (minutes) => `Die Wartezeit beträgt etwa ${minutes === 1 ? 'eine Minute' : `${minutes} Minuten`}.`,
+  leaveQueue: (key) => `Um nicht länger zu warten, drücken Sie die ${spoken(key)}.`,
+  recorded: 'Dieses Gespräch wird aufgezeichnet.',
+  enterPin: 'Geben Sie die PIN der Mailbox ein und drücken Sie Raute.',
+  wrongPin: 'Diese PIN stimmt leider nicht.',
+  messagesWaiting: (count) =>
+    `Sie haben ${count === 0 ? 'keine Nachrichten' : count === 1 ? 'eine Nachricht' : `${count} Nachrichten`}.`,
+  messageFrom: (count, number) => `Nachricht ${count}${number ? `, von ${number}` : ''}.`,
+  messageKeys: 'Weiter mit der 1. Noch einmal mit der 2. Löschen mit der 3.',
+  noMoreMessages: 'Keine weiteren Nachrichten. Auf Wiederhören.',
+  noSuchNumber: 'Diese Nummer gibt es leider nicht.',
 };

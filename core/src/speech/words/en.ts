@@ -21,4 +21,16 @@ export const phrases: Phrases = {
   moreChoices: (key) => `For more names, press ${key}.`,
   noAnswer: (name) => `${name} does not answer just now.`,
   acceptCall: 'You have a call. To take it, press 1.',
+  placeInLine: (place) => (place === 1 ? 'You are next in line.' : `You are number ${place} in line.`),
+  expectedWait: (minutes) => `The wait is about ${minutes === 1 ? 'one minute' : `${minutes} minutes`}.`,
+  leaveQueue: (key) => `To stop waiting, press ${spokenKey(key)}.`,
+  recorded: 'This call is recorded.',
+  enterPin: 'Enter the PIN of the box, then press pound.',
+  wrongPin: 'Sorry, that PIN is not right.',
+  messagesWaiting: (count) =>
+    `You have ${count === 0 ? 'no messages' : count === 1 ? 'one message' : `${count} messages`}.`,
+  messageFrom: (count, number) => `Message ${count}${number ? `, from ${number}` : ''}.`,
+  messageKeys: 'For the next, press 1. To hear it again, press 2. To delete it, press 3.',
+  noMoreMessages: 'There are no more messages. Goodbye.',
+  noSuchNumber: 'Sorry, there is no such number.',
 };

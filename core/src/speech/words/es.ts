@@ -22,4 +22,16 @@ export const phrases: Phrases = {
   moreChoices: (key) => `Para más nombres, pulse ${key}.`,
   noAnswer: (name) => `${name} no contesta en este momento.`,
   acceptCall: 'Tiene una llamada. Para aceptarla, pulse 1.',
+  placeInLine: (place) => (place === 1 ? 'Usted es el siguiente.' : `Usted es el número ${place} en la fila.`),
+  expectedWait: (minutes) => `La espera es de unos ${minutes === 1 ? 'sesenta segundos' : `${minutes} minutos`}.`,
+  leaveQueue: (key) => `Para dejar de esperar, pulse ${spoken(key)}.`,
+  recorded: 'Esta llamada se graba.',
+  enterPin: 'Marque el código del buzón y después pulse almohadilla.',
+  wrongPin: 'Lo sentimos, ese código no es correcto.',
+  messagesWaiting: (count) =>
+    count === 0 ? 'No tiene mensajes.' : `Tiene ${count === 1 ? 'un mensaje' : `${count} mensajes`}.`,
+  messageFrom: (count, number) => `Mensaje ${count}${number ? `, de ${number}` : ''}.`,
+  messageKeys: 'Para el siguiente, pulse 1. Para oírlo otra vez, pulse 2. Para borrarlo, pulse 3.',
+  noMoreMessages: 'No hay más mensajes. Adiós.',
+  noSuchNumber: 'Lo sentimos, ese número no existe.',
 };

@@ -22,4 +22,17 @@ export const phrases: Phrases = {
   moreChoices: (key) => `Pour d’autres noms, appuyez sur ${key}.`,
   noAnswer: (name) => `${name} ne répond pas pour le moment.`,
   acceptCall: 'Vous avez un appel. Pour le prendre, appuyez sur 1.',
+  placeInLine: (place) =>
+    place === 1 ? 'Vous êtes le prochain appel.' : `Vous êtes numéro ${place} dans la file d’attente.`,
+  expectedWait: (minutes) => `L’attente est d’environ ${minutes === 1 ? 'une minute' : `${minutes} minutes`}.`,
+  leaveQueue: (key) => `Pour ne plus attendre, appuyez sur ${spoken(key)}.`,
+  recorded: 'Cet appel est enregistré.',
+  enterPin: 'Composez le code de la boîte, puis appuyez sur dièse.',
+  wrongPin: 'Désolé, ce code n’est pas le bon.',
+  messagesWaiting: (count) =>
+    count === 0 ? 'Vous n’avez aucun message.' : `Vous avez ${count === 1 ? 'un message' : `${count} messages`}.`,
+  messageFrom: (count, number) => `Message ${count}${number ? `, du ${number}` : ''}.`,
+  messageKeys: 'Pour le suivant, appuyez sur 1. Pour le réécouter, sur 2. Pour l’effacer, sur 3.',
+  noMoreMessages: 'Il n’y a plus de messages. Au revoir.',
+  noSuchNumber: 'Désolé, ce numéro n’existe pas.',
 };

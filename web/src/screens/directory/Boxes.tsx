@@ -1,11 +1,21 @@
-import { Button, IconButton, Table, Text } from '@chakra-ui/react';
-import { longestName, tellWays, type Person, type PersonId, type Tell, type TellBy } from '@locutor/core/directory';
+import { Button, Flex, IconButton, Table, Text } from '@chakra-ui/react';
+import {
+  codePattern,
+  longestName,
+  tellWays,
+  type Box,
+  type Person,
+  type PersonId,
+  type Tell,
+  type TellBy,
+} from '@locutor/core/directory';
 import type { GreetingId } from '@locutor/core/line';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useBoxes, useGreetings, usePeople, type KeptBox } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { InlineWords } from '../../parts/InlineWords';
 import { RowSavingNote } from '../../parts/RowSavingNote';
 import { useRowDraft } from '../../parts/useRowDraft';
 import { AddRow } from './AddRow';
@@ -19,10 +29,10 @@ import { UsesCell } from './UsesCell';
 const list = '/api/boxes';
 const columns = [
   { name: 'Box', width: '15%' },
-  { name: 'Whose', width: '13%' },
-  { name: 'Before the message', width: '22%' },
+  { name: 'Whose, and how it is heard', width: '19%' },
+  { name: 'Before the message', width: '20%' },
   { name: 'Longest', width: '72px' },
-  { name: 'Who is told', width: '22%' },
+  { name: 'Who is told', width: '20%' },
   { name: 'Used' },
 ];
 
@@ -69,6 +79,7 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
           ]}
           onChange={(value) => change({ ownerId: value === 'none' ? null : (value as PersonId) })}
         />
+        <HeardByPhone box={row} onChange={change} />
       </Table.Cell>
       <Table.Cell pt="2.5">
         <InlineSelect
@@ -119,6 +130,59 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
         {leave.dialog}
       </Table.Cell>
     </Table.Row>
+  );
+}
+
+/** What colleagues dial to hear the messages on a desk phone. The PIN is never shown again. */
+function HeardByPhone({
+  box,
+  onChange,
+}: {
+  box: KeptBox;
+  onChange: (changes: Partial<Box & { pin: string }>) => void;
+}) {
+  const [pin, setPin] = useState('');
+  const [code, setCode] = useState(box.code);
+  const send = (nextCode: string, nextPin: string): void => {
+    const isCode = nextCode === '' || codePattern.test(nextCode);
+    const isPin = /^[0-9]{4,8}$/.test(nextPin);
+    if (isCode && (isPin || nextPin === '')) onChange({ code: nextCode, ...(isPin ? { pin: nextPin } : {}) });
+  };
+  return (
+    <Flex fontSize="13px" align="baseline" gap="1" wrap="wrap" color="quiet">
+      <span style={{ whiteSpace: 'nowrap' }}>
+        dial{' '}
+        <InlineWords
+          label={`Code of the box ${box.name}`}
+          placeholder="no code"
+          value={code}
+          most={7}
+          fontFamily="mono"
+          fontSize="13px"
+          minW="46px"
+          onChange={(next) => {
+            setCode(next.trim());
+            send(next.trim(), pin);
+          }}
+        />
+      </span>
+      <span style={{ whiteSpace: 'nowrap' }}>
+        PIN{' '}
+        <InlineWords
+          label={`New PIN of the box ${box.name}, 4 to 8 digits`}
+          placeholder={box.code ? '••••' : 'none'}
+          value={pin}
+          most={8}
+          fontFamily="mono"
+          fontSize="13px"
+          minW="40px"
+          onChange={(next) => {
+            setPin(next.trim());
+            send(code, next.trim());
+          }}
+        />
+      </span>
+    </Flex>
   );
 }
 

@@ -5,11 +5,15 @@ import { Boxes } from './Boxes';
 import { CallerLists } from './CallerLists';
 import { Contacts } from './Contacts';
 import { Extensions } from './Extensions';
+import { Groups } from './Groups';
 import { People } from './People';
+import { Queues } from './Queues';
 import { TakeIn } from './TakeIn';
 
 const lists = [
   { list: 'people', name: 'People', Body: People },
+  { list: 'groups', name: 'Groups', Body: Groups },
+  { list: 'queues', name: 'Queues', Body: Queues },
   { list: 'extensions', name: 'Extensions', Body: Extensions },
   { list: 'contacts', name: 'Outside contacts', Body: Contacts },
   { list: 'boxes', name: 'Boxes', Body: Boxes },

@@ -15,6 +15,7 @@ export function NewField({ label, value, most, placeholder, isNumber = false, on
     <Input
       size="sm"
       w={isNumber ? '90px' : '240px'}
+      maxW="100%"
       bg="sheet"
       fontFamily={isNumber ? 'mono' : undefined}
       aria-label={label}

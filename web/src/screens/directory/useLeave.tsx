@@ -53,7 +53,7 @@ function ReplaceDialog({ list, row, uses, others, onClose }: DialogProps) {
       const body = { from: row.id, to };
       const { left } = await api<{ left: readonly string[] }>('/api/replacements', { method: 'POST', body });
       await store.reload(`replace ${row.name}`);
-      await Promise.all([mutate('/api/boxes'), mutate(list)]);
+      await Promise.all(['/api/boxes', '/api/groups', '/api/queues', list].map((each) => mutate(each)));
       await goIfUnused(left);
     } catch (error) {
       tellProblem(error instanceof ApiProblem ? error.detail : wordsOf(error));
@@ -92,7 +92,7 @@ function ReplaceDialog({ list, row, uses, others, onClose }: DialogProps) {
                     choices={others.map(({ id, name }) => ({ value: id, label: name }))}
                     onChange={setTo}
                   />{' '}
-                  there, on every line and in every box.
+                  there, on every line, in every group, queue and box.
                 </Text>
               ) : (
                 <Text mt="3">There is nothing else to put there. Add it first.</Text>

@@ -1,3 +1,4 @@
+import type { QueueReason } from '@locutor/core/directory';
 import {
   findNamedPath,
   findSheet,
@@ -13,11 +14,25 @@ export function usesInWords(uses: readonly Use[], attendant: Attendant, names: N
   const places = new Map<string, Set<string>>();
   for (const { slot } of uses) {
     const sheetId = sheetOfSlot(slot);
-    const named = slot.type === 'named' ? `The path ${findNamedPath(attendant, slot.pathId)?.name ?? ''}` : 'Hours';
-    const sheet = sheetId ? (findSheet(attendant, sheetId)?.name ?? 'a deleted sheet') : named;
+    const sheet = sheetId
+      ? (findSheet(attendant, sheetId)?.name ?? 'a deleted sheet')
+      : placeName(slot, attendant, names);
     places.set(sheet, (places.get(sheet) ?? new Set()).add(placeInSheet(slot, names)));
   }
   return [...places].map(([sheet, within]) => `${sheet}: ${[...within].join(', ')}`).join('; ');
+}
+
+function placeName(slot: Slot, attendant: Attendant, names: Names): string {
+  switch (slot.type) {
+    case 'named':
+      return `The path ${findNamedPath(attendant, slot.pathId)?.name ?? ''}`;
+    case 'group':
+      return names[slot.groupId] ?? 'a deleted group';
+    case 'queue':
+      return names[slot.queueId] ?? 'a deleted queue';
+    default:
+      return 'Hours';
+  }
 }
 
 function placeInSheet(slot: Slot, names: Names): string {
@@ -36,7 +51,19 @@ function placeInSheet(slot: Slot, names: Names): string {
       return `for ${names[slot.callerListId] ?? 'a deleted list'}`;
     case 'otherwise':
       return 'at all other times';
+    case 'group':
+      return 'when nobody answers';
+    case 'queue':
+      return reasonWords[slot.reason];
     case 'named':
       return 'in it';
   }
 }
+
+/** Why a queue lets a caller go. */
+export const reasonWords: Readonly<Record<QueueReason, string>> = {
+  full: 'when it is full',
+  tooLong: 'when the wait is too long',
+  nobodyWorking: 'when nobody is working',
+  exitKey: 'when they press the key that leaves it',
+};

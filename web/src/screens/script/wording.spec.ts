@@ -28,6 +28,7 @@ const attendant: Attendant = {
   voice: 'slt',
   sheets: [newMenu(welcome, 'Welcome')],
   paths: [{ id: desk, name: 'Front desk', steps: [] }],
+  fallbacks: [],
   answering: { rules: [], otherwise: [] },
 };
 const names = {

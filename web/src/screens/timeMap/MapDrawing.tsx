@@ -152,6 +152,7 @@ function lookOf(type: Block['type'], colours: MapColours) {
     case 'message':
       return { fill: colours.subtle, stroke: colours.solid, text: colours.ink, dash: undefined };
     case 'wait':
+    case 'queue':
     case 'digits':
       return { fill: colours.paper, stroke: colours.quiet, text: colours.quiet, dash: '3 3' };
     case 'option':

@@ -39,6 +39,7 @@ const attendant: Attendant = {
     },
   ],
   paths: [],
+  fallbacks: [],
   answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcome }] },
 };
 const main = lineId.create('main');
@@ -47,6 +48,8 @@ const script: CallScript = {
   lineId: main,
   lines: [{ id: main, number: '+12075550140', timeZone: 'UTC', hours, attendant }],
   people: [priya],
+  groups: [],
+  queues: [],
   boxes: [office],
   contacts: [],
   callerLists: [],

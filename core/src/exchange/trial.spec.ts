@@ -12,7 +12,7 @@ import {
 import { defaultVoice, greetingId } from '../line';
 import { periodsAt } from '../hours';
 import { runTrial, type Trial } from './trial';
-import type { CallScript } from './script';
+import type { CallScript } from '../call';
 
 const base: Trial = { atMs: closedMoment, callerNumber: 'anonymous', caller: [], staff: () => ({ type: 'noAnswer' }) };
 const saidIn = (by: CallScript, trial: Partial<Trial> = {}): readonly string[] =>

@@ -1,0 +1,42 @@
+import type { GreetingId } from '../line';
+import { asSentences } from '../speech';
+import type { PlayItem } from './effect';
+import { asItems } from './items';
+import { callLimits } from './limits';
+import { sentencesIn } from './ready';
+import { note, play, setPhase, stopPlaying, type Run } from './run';
+import type { Connected, OnHold } from './state';
+
+/** Puts the caller on hold: they hear the music or audio over and over. */
+export function hold(run: Run, { target, holdGreetingId }: Connected): void {
+  note(run, { type: 'held', on: true });
+  holdOn(run, { target, holdGreetingId });
+}
+
+/** What is heard on hold begins again. */
+export function holdOn(run: Run, { target, holdGreetingId }: Pick<OnHold, 'target' | 'holdGreetingId'>): void {
+  const playId = play(run, holdItems(run, holdGreetingId));
+  setPhase(run, { type: 'onHold', target, holdGreetingId, playId });
+}
+
+export function resume(run: Run, { target, holdGreetingId, playId }: OnHold): void {
+  stopPlaying(run, playId);
+  note(run, { type: 'held', on: false });
+  setPhase(run, { type: 'connected', target, holdGreetingId });
+}
+
+function holdItems(run: Run, greetingId: GreetingId | null): readonly PlayItem[] {
+  const items = greetingId ? greetingItems(run, greetingId) : [];
+  return items.length > 0 ? items : [music(callLimits.musicMs)];
+}
+
+/** A greeting of the library as something to be heard; nothing when it is gone. */
+export function greetingItems(run: Run, greetingId: GreetingId): readonly PlayItem[] {
+  const greeting = run.ready.greetings.get(greetingId);
+  if (!greeting) return [];
+  return asItems(asSentences(sentencesIn(run.ready, greeting.words), greeting.voice, { type: 'line' }));
+}
+
+export function music(ms: number): PlayItem {
+  return { type: 'music', ms };
+}

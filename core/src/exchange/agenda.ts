@@ -1,0 +1,74 @@
+interface Entry<Item> {
+  readonly atMs: number;
+  readonly order: number;
+  readonly item: Item;
+  readonly key: string | null;
+}
+
+/** What is to happen on a virtual clock, in the order of time; what is due at the same instant in the order it was added. */
+export class Agenda<Item> {
+  private readonly heap: Entry<Item>[] = [];
+  private readonly valid = new Map<string, Entry<Item>>();
+  private added = 0;
+
+  /** Adds something; with a key it can be taken back, and takes the place of what had the key before. */
+  add(atMs: number, item: Item, key: string | null = null): void {
+    const entry = { atMs, order: (this.added += 1), item, key };
+    if (key !== null) this.valid.set(key, entry);
+    this.heap.push(entry);
+    this.rise(this.heap.length - 1);
+  }
+
+  cancel(key: string): void {
+    this.valid.delete(key);
+  }
+
+  /** Takes out what comes next; undefined when nothing is left. */
+  next(): { readonly atMs: number; readonly item: Item } | undefined {
+    for (;;) {
+      const first = this.heap[0];
+      const last = this.heap.pop();
+      if (!first || !last) return undefined;
+      if (this.heap.length > 0) {
+        this.heap[0] = last;
+        this.sink(0);
+      }
+      if (first.key === null) return first;
+      if (this.valid.get(first.key) !== first) continue;
+      this.valid.delete(first.key);
+      return first;
+    }
+  }
+
+  private rise(from: number): void {
+    let index = from;
+    while (index > 0) {
+      const parent = (index - 1) >> 1;
+      if (!this.isBefore(index, parent)) return;
+      this.swap(index, parent);
+      index = parent;
+    }
+  }
+
+  private sink(from: number): void {
+    let index = from;
+    for (;;) {
+      const left = 2 * index + 1;
+      const least = [left, left + 1].reduce((best, each) => (this.isBefore(each, best) ? each : best), index);
+      if (least === index) return;
+      this.swap(index, least);
+      index = least;
+    }
+  }
+
+  private isBefore(one: number, other: number): boolean {
+    const [first, second] = [this.heap[one], this.heap[other]];
+    if (!first || !second) return false;
+    return first.atMs === second.atMs ? first.order < second.order : first.atMs < second.atMs;
+  }
+
+  private swap(one: number, other: number): void {
+    const [first, second] = [this.heap[one], this.heap[other]];
+    if (first && second) [this.heap[one], this.heap[other]] = [second, first];
+  }
+}

@@ -1,0 +1,61 @@
+import { idleCall, type DirectTo } from '../call';
+import { mostSpokenTo, type Group } from '../directory';
+import type { StaffDials } from './event';
+import { setDoing, staffOf, tell, type Run } from './run';
+
+/** Somebody dials on the phone on their desk: an extension, a box, or the code of a speaker group. */
+export function dial(run: Run, { personId, digits, callId, script, atMs }: StaffDials): void {
+  if (staffOf(run, personId).doing.type !== 'nothing' || run.calls.get(callId)) return;
+  const speaker = run.world.groups.find(({ speakerCode }) => speakerCode !== '' && speakerCode === digits);
+  if (speaker) return speakTo(run, personId, speaker);
+  const to = dialled(run, digits);
+  const person = run.ready.people.get(personId);
+  const isOwn = to?.type === 'person' && to.personId === personId;
+  if (!to || !person || isOwn) {
+    run.effects.push({ type: 'noSuchNumber', personId, digits });
+    return;
+  }
+  const callerNumber = person.extension;
+  run.calls.set(callId, {
+    id: callId,
+    script,
+    state: idleCall,
+    callerNumber,
+    sinceMs: atMs,
+    staffCaller: personId,
+    talkingTo: null,
+    broughtBy: null,
+  });
+  setDoing(run, personId, { type: 'calling', callId });
+  tell(run, callId, { type: 'dialled', atMs, callerNumber, to });
+}
+
+function dialled({ ready, world }: Run, digits: string): DirectTo | undefined {
+  const found = ready.byExtension.get(digits);
+  switch (found?.type) {
+    case 'person':
+      return { type: 'person', personId: found.person.id };
+    case 'group':
+      return { type: 'group', groupId: found.group.id };
+    case 'queue':
+      return { type: 'queue', queueId: found.queue.id };
+    case undefined: {
+      const box = world.boxes.find(({ code }) => code !== '' && code === digits);
+      return box && { type: 'box', boxId: box.id };
+    }
+  }
+}
+
+/** Speaks to the phones of all members who are on no call and at their desks. */
+function speakTo(run: Run, personId: StaffDials['personId'], group: Group): void {
+  const to = group.members
+    .map((member) => member.personId)
+    .filter((each) => each !== personId && hears(run, each))
+    .slice(0, mostSpokenTo);
+  setDoing(run, personId, { type: 'speaking', groupId: group.id, to, sinceMs: run.atMs });
+}
+
+function hears(run: Run, personId: StaffDials['personId']): boolean {
+  const { presence, doing } = staffOf(run, personId);
+  return run.ready.people.has(personId) && presence !== 'away' && doing.type === 'nothing';
+}

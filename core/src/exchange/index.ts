@@ -1,0 +1,18 @@
+export {
+  callId,
+  emptyExchange,
+  newStaff,
+  presences,
+  type CallId,
+  type Doing,
+  type Exchange,
+  type LiveCall,
+  type Presence,
+  type QueueLine,
+  type Staff,
+} from './state';
+export type { ExchangeEvent } from './event';
+export type { ExchangeEffect } from './effect';
+export { stepExchange, type ExchangeResult } from './stepExchange';
+export { runTrial, type Trial, type TrialResult } from './trial';
+export { simulate, type CallerAct, type SimulatedCaller, type Simulation, type StaffAct } from './simulate';

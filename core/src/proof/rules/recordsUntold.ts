@@ -1,0 +1,9 @@
+import type { Rule } from '../rule';
+import { stepsWhere } from '../steps';
+
+/** A call that is recorded without the caller being told. */
+export const recordsUntold: Rule<'recordsUntold'> = {
+  name: 'recordsUntold',
+  grade: 'caution',
+  find: (subject) => stepsWhere(subject, (step) => step.type === 'record' && step.on && !step.tells),
+};

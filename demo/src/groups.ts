@@ -1,0 +1,89 @@
+import type { Group, Member, PersonId, Queue } from '@locutor/core/directory';
+import type { StaffName } from './people';
+
+/** A group of the boatyard, with its members by name. */
+type DemoGroup = Omit<Partial<Group>, 'members' | 'id'> & {
+  readonly name: string;
+  readonly members: readonly StaffName[];
+};
+
+export const groups = [
+  {
+    name: 'Front desk',
+    extension: '300',
+    order: 'allAtOnce',
+    members: ['Noor Haldane', 'Effie Brannigan'],
+    memberSeconds: 24,
+  },
+  {
+    name: 'Moorings',
+    extension: '304',
+    order: 'takingTurns',
+    members: ['Priya Castellanos', 'Wendell Achterberg'],
+  },
+  {
+    name: 'Parts counter',
+    extension: '306',
+    directNumber: '+1 207 555 0146',
+    order: 'inOrder',
+    members: ['Juno Marchetti', 'Silas Pemberton-Roy'],
+    restSeconds: 10,
+  },
+  {
+    name: 'Yard',
+    extension: '303',
+    order: 'longestFree',
+    members: ['Bram Lindqvist', 'Mateo O’Dowd', 'Ingrid Vasquez-Thorne', 'Cormac Adeyemi'],
+    speakerCode: '*50',
+  },
+  {
+    name: 'On call',
+    order: 'inOrder',
+    ringsOn: 'outside',
+    workingOnly: false,
+    members: ['Bram Lindqvist', 'Mateo O’Dowd', 'Cormac Adeyemi'],
+    memberSeconds: 24,
+  },
+] as const satisfies readonly DemoGroup[];
+
+export type GroupName = (typeof groups)[number]['name'];
+
+/** The rush in April and May: Moorings and Yard answer together. */
+export const launchLine = {
+  name: 'Spring launch line',
+  extension: '305',
+  order: 'longestFree',
+  members: [
+    'Priya Castellanos',
+    'Wendell Achterberg',
+    'Bram Lindqvist',
+    'Mateo O’Dowd',
+    'Ingrid Vasquez-Thorne',
+    'Cormac Adeyemi',
+  ],
+  entryWords: 'Everybody wants to launch this week. Please hold the line; calls are answered in turn.',
+  waiting: [
+    { type: 'music', seconds: 40 },
+    { type: 'words', words: 'Have your boat’s name, length and draft at hand, and we will find you a tide.' },
+  ],
+  placeEverySeconds: 45,
+  mostCallers: 8,
+  longestWaitSeconds: 180,
+  restSeconds: 20,
+  exitKey: '*',
+} as const satisfies Omit<Partial<Queue>, 'members' | 'id'> & { readonly members: readonly StaffName[] };
+
+/** What the API is sent to add a group or the queue. */
+export function bodyOf<Kind extends { readonly members: readonly StaffName[] }>(
+  kind: Kind,
+  personId: (name: StaffName) => PersonId,
+): Omit<Kind, 'members'> & { readonly members: readonly Member[] } {
+  return { ...kind, members: kind.members.map((name) => ({ personId: personId(name), tier: 1 })) };
+}
+
+/** The codes and PINs with which colleagues hear the messages of a box. */
+export const boxCodes = {
+  Office: { code: '*20', pin: '2020' },
+  Moorings: { code: '*24', pin: '2424' },
+  Yard: { code: '*23', pin: '2323' },
+} as const;

@@ -1,0 +1,52 @@
+import {
+  extensionPattern,
+  membershipLimits,
+  personId,
+  ringsOn,
+  type PersonId,
+  type RingsOn,
+} from '@locutor/core/directory';
+import { hoursId, type HoursId } from '@locutor/core/hours';
+import { ApiPropertyOptional } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { ChoiceField, OrEmpty, OrNull, PatternField, WholeField, YesNoField } from '../problems/fields';
+
+export class MemberDto {
+  @PatternField({ pattern: personId.pattern, says: 'That is not the id of a person.' })
+  personId: PersonId;
+
+  @WholeField({ name: 'The tier', ...membershipLimits.tier })
+  tier: number;
+}
+
+/** What groups and queues have in common. */
+export class MembershipDto {
+  @OrEmpty()
+  @PatternField({ pattern: extensionPattern, says: 'An extension has 2 to 6 digits.', optional: true })
+  extension?: string;
+
+  @IsOptional()
+  @IsArray({ message: 'The members must be a list.' })
+  @ArrayMaxSize(membershipLimits.members, { message: `At most ${membershipLimits.members} members.` })
+  @ValidateNested({ each: true })
+  @Type(() => MemberDto)
+  @ApiPropertyOptional({ type: [MemberDto] })
+  members?: MemberDto[];
+
+  @WholeField({ name: 'How long a member is rung, in seconds,', ...membershipLimits.memberSeconds, optional: true })
+  memberSeconds?: number;
+
+  @WholeField({ name: 'The rest after a call, in seconds,', ...membershipLimits.restSeconds, optional: true })
+  restSeconds?: number;
+
+  @ChoiceField({ of: ringsOn, says: `Members are rung on one of ${ringsOn.join(', ')}.`, optional: true })
+  ringsOn?: RingsOn;
+
+  @YesNoField({ name: 'Only members who are working', optional: true })
+  workingOnly?: boolean;
+
+  @OrNull()
+  @PatternField({ pattern: hoursId.pattern, says: 'That is not the id of hours.', optional: true })
+  hoursId?: HoursId | null;
+}

@@ -1,0 +1,71 @@
+import { Flex, IconButton, Text } from '@chakra-ui/react';
+import { longestName } from '@locutor/core/directory';
+import type { ReferredId } from '@locutor/core/line';
+import { Trash2 } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { RowSavingNote } from '../../parts/RowSavingNote';
+import type { RowSaving } from '../../parts/useRowDraft';
+import { NameField } from '../script/SheetName';
+import { CellField } from './CellField';
+import { useLeave } from './useLeave';
+import { useUses } from './useUses';
+
+interface Props {
+  readonly list: string;
+  /** The address of the list on screen. */
+  readonly to: string;
+  readonly kind: 'group' | 'queue';
+  readonly row: { readonly id: ReferredId; readonly name: string; readonly extension: string };
+  readonly saving: { readonly saving: RowSaving; readonly keepMine: () => void; readonly takeTheirs: () => void };
+  readonly onChange: (changes: { name?: string; extension?: string }) => void;
+}
+
+/** The name, extension and uses of a group or queue, and how to delete it. */
+export function MembershipHead({ list, to, kind, row, saving, onChange }: Props) {
+  const leave = useLeave(list);
+  const navigate = useNavigate();
+  const uses = useUses()(row.id);
+  const remove = async (): Promise<void> => {
+    await leave.ask(row);
+    void navigate(to);
+  };
+  return (
+    <>
+      <Flex align="center" gap="3" wrap="wrap">
+        <NameField
+          label={`Name of the ${kind}`}
+          name={row.name}
+          onRename={(name) => onChange({ name: name.slice(0, longestName) })}
+        />
+        <Flex align="center" gap="1" mr="auto">
+          <Text color="quiet" fontSize="13px">
+            extension
+          </Text>
+          <Flex w="84px">
+            <CellField
+              label={`Extension of ${row.name}`}
+              value={row.extension}
+              most={6}
+              isNumber
+              onChange={(extension) => onChange({ extension })}
+            />
+          </Flex>
+        </Flex>
+        <RowSavingNote {...saving} />
+        <IconButton
+          size="sm"
+          variant="ghost"
+          aria-label={`Delete the ${kind} ${row.name}`}
+          title={`Delete ${row.name}`}
+          onClick={() => void remove()}
+        >
+          <Trash2 size={15} />
+        </IconButton>
+        {leave.dialog}
+      </Flex>
+      <Text color="quiet" fontSize="13px" mb="3">
+        {uses ? `Used in ${uses}.` : `Used nowhere yet. In any step of the Script choose this ${kind}.`}
+      </Text>
+    </>
+  );
+}
