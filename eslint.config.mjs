@@ -13,10 +13,11 @@ const closedTo = {
   speech: ['audio', 'call', 'proof'],
   audio: ['hours', 'directory', 'speech', 'call', 'proof'],
   formats: ['audio', 'call', 'proof', 'paths'],
-  call: ['audio', 'proof', 'formats', 'paths', 'exchange'],
-  exchange: ['audio', 'proof', 'formats', 'paths'],
+  call: ['audio', 'proof', 'formats', 'paths', 'exchange', 'traffic'],
+  exchange: ['audio', 'proof', 'formats', 'paths', 'traffic'],
   paths: ['audio', 'proof', 'formats', 'exchange'],
-  proof: ['audio', 'call', 'formats', 'paths', 'exchange'],
+  proof: ['audio', 'call', 'formats', 'paths', 'exchange', 'traffic'],
+  traffic: ['audio', 'proof'],
 };
 
 const roomRules = Object.entries(closedTo).map(([room, closed]) => ({

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchCore } from './benchCore.mjs';
+import { benchLive } from './benchLive.mjs';
 import { chromium } from './chromium.mjs';
 import { largeAttendant } from './largeScript.mjs';
 import { build, install, root } from './setup.mjs';
@@ -25,6 +26,7 @@ row(
 row('Memory of the server after start', `${memoryOf(pid)} MB`);
 await benchSpeech();
 await benchBrowser();
+await benchLive(url, pid, row);
 await stop();
 benchCore(core, row);
 for (const { what, value, beside } of rows) console.log(`${what.padEnd(52)}${value.padStart(22)}   ${beside}`);

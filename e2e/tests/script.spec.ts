@@ -79,7 +79,7 @@ test('steps are reordered, duplicated, cut and pasted by key, and every undo say
 test('a step is dragged to another key, and a key to another place', async ({ page, server }) => {
   await page.goto(`${server.url}/script/sheet:repairs`);
   const handle = page.getByRole('button', { name: 'More for key 2, step 1' });
-  const target = page.getByRole('button', { name: 'More for key 3, step 2' });
+  const target = page.getByRole('button', { name: 'More for key 3, step 1' });
   const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
   if (!from || !to) throw new Error('Nothing to drag');
   await page.mouse.move(from.x + 8, from.y + 10);

@@ -15,6 +15,7 @@ import { GroupsModule } from './groups/groups.module';
 import { HealthController } from './health/health.controller';
 import { HoursModule } from './hours/hours.module';
 import { LinesModule } from './lines/lines.module';
+import { LiveModule } from './live/live.module';
 import { MessagesModule } from './messages/messages.module';
 import { PeopleModule } from './people/people.module';
 import { ProblemFilter } from './problems/problemFilter';
@@ -51,6 +52,7 @@ export class AppModule {
         MessagesModule,
         SpeechModule,
         TrialsModule,
+        LiveModule.for(config),
       ],
       controllers: [HealthController],
       providers: [

@@ -8,6 +8,8 @@ import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module';
 import { host, type Config } from './config';
+import { LiveGateway } from './live/liveGateway';
+import { LiveLine } from './live/liveLine.service';
 import { describeApi } from './openapi';
 
 const logged: LogLevel[] = ['warn', 'error', 'fatal'];
@@ -18,6 +20,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use(safeHeaders(), compression());
   app.useBodyParser('json', { limit: '4mb' });
   describeApi(app);
+  serveLive(app);
   if (config.webDir) serveWeb(app, config.webDir);
   return app;
 }
@@ -44,6 +47,16 @@ function safeHeaders(): ReturnType<typeof helmet> {
       },
     },
     strictTransportSecurity: false,
+  });
+}
+
+/** The live line's sockets; and it reads the directory again after whatever may have changed it. */
+function serveLive(app: NestExpressApplication): void {
+  const line = app.get(LiveLine);
+  app.get(LiveGateway).listenOn(app.getHttpServer());
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    if (request.method !== 'GET') response.on('finish', () => line.directoryChanged());
+    next();
   });
 }
 

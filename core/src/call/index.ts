@@ -20,3 +20,5 @@ export { callLimits } from './limits';
 export { itemMs } from './items';
 export { acceptItems } from './words';
 export { readyOf, type Ready } from './ready';
+export { cameBy, type CameBy } from './cameBy';
+export { answeredBy, outcomeOf, outcomes, waitedMs, type Outcome } from './outcome';

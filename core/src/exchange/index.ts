@@ -16,3 +16,15 @@ export type { ExchangeEffect } from './effect';
 export { stepExchange, type ExchangeResult } from './stepExchange';
 export { runTrial, type Trial, type TrialResult } from './trial';
 export { simulate, type CallerAct, type SimulatedCaller, type Simulation, type StaffAct } from './simulate';
+export { boardOf, type Board, type BoardCall } from './board';
+export { deskView, type DeskDoing, type DeskQueue, type DeskView, type SeenCall } from './deskView';
+export {
+  voiceFrameBytes,
+  type BoardHears,
+  type BoardSays,
+  type DeskHears,
+  type DeskSays,
+  type HandsetHears,
+  type HandsetSays,
+  type HeardItem,
+} from './wire';

@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import { Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import type { Request } from 'express';
 import { notAllowed } from '../problems/problem';
@@ -14,17 +15,22 @@ const ownNames = new Set(['127.0.0.1', 'localhost', '[::1]']);
 export class AccessGuard implements CanActivate {
   canActivate(context: ExecutionContext): boolean {
     const request = context.switchToHttp().getRequest<Request>();
-    const host = request.headers.host ?? '';
-    if (!ownNames.has(nameOf(host))) throw notAllowed('Locutor answers on this machine only.');
-    if (!harmless.has(request.method) && !isOurs(request.headers.origin, host)) {
+    if (!isOwnName(request)) throw notAllowed('Locutor answers on this machine only.');
+    if (!mayPass(request, !harmless.has(request.method))) {
       throw notAllowed('Only Locutor’s own pages may change anything here.');
     }
     return true;
   }
 }
 
-function isOurs(origin: string | undefined, host: string): boolean {
-  return origin === undefined || origin === `http://${host}`;
+/** Whether a request, or a socket that is to be opened, may pass: the same rule for both. */
+export function mayPass(request: IncomingMessage, changes: boolean): boolean {
+  const { origin, host = '' } = request.headers;
+  return isOwnName(request) && (!changes || origin === undefined || origin === `http://${host}`);
+}
+
+function isOwnName({ headers }: IncomingMessage): boolean {
+  return ownNames.has(nameOf(headers.host ?? ''));
 }
 
 function nameOf(host: string): string {

@@ -4,6 +4,7 @@ import type { DataSourceOptions } from 'typeorm';
 import { entities } from './entities';
 import { FirstTables1700000001000 } from './migrations/1700000001-firstTables';
 import { WholeDirectory1700000002000 } from './migrations/1700000002-wholeDirectory';
+import { LiveLine1700000004000 } from './migrations/1700000004-liveLine';
 import { GroupsAndQueues1700000003000 } from './migrations/1700000003-groupsAndQueues';
 
 /**
@@ -21,7 +22,12 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       database.pragma('synchronous = FULL');
     },
     entities,
-    migrations: [FirstTables1700000001000, WholeDirectory1700000002000, GroupsAndQueues1700000003000],
+    migrations: [
+      FirstTables1700000001000,
+      WholeDirectory1700000002000,
+      GroupsAndQueues1700000003000,
+      LiveLine1700000004000,
+    ],
     migrationsRun: true,
     synchronize: false,
   };

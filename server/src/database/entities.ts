@@ -1,5 +1,6 @@
 import { BoxEntity } from '../boxes/box.entity';
 import { BoxPinEntity } from '../boxes/boxPin.entity';
+import { CallEntity } from '../callLog/call.entity';
 import { CallerListEntity } from '../callerLists/callerList.entity';
 import { ContactEntity } from '../contacts/contact.entity';
 import { DraftEntity } from '../drafts/draft.entity';
@@ -7,6 +8,7 @@ import { GreetingEntity } from '../greetings/greeting.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { HoursEntity } from '../hours/hours.entity';
 import { LineEntity } from '../lines/line.entity';
+import { PresenceEntity } from '../live/presence.entity';
 import { MessageEntity } from '../messages/message.entity';
 import { PersonEntity } from '../people/person.entity';
 import { QueueEntity } from '../queues/queue.entity';
@@ -27,5 +29,7 @@ export const entities = [
   CallerListEntity,
   GreetingEntity,
   MessageEntity,
+  CallEntity,
+  PresenceEntity,
   SpokenSentenceEntity,
 ];

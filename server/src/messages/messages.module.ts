@@ -9,5 +9,6 @@ import { MessagesService } from './messages.service';
   imports: [TypeOrmModule.forFeature([MessageEntity]), BoxesModule],
   controllers: [MessagesController],
   providers: [MessagesService],
+  exports: [MessagesService],
 })
 export class MessagesModule {}

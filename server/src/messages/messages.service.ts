@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { lengthMs, phoneRateHz, readWav, resample, writeMuLawWav } from '@locutor/core/audio';
+import { lengthMs, phoneRateHz, readWav, resample, writeMuLawWav, type Pcm } from '@locutor/core/audio';
 import type { BoxId, Tell } from '@locutor/core/directory';
 import { tellSchema } from '@locutor/core/line';
 import { idKind } from '@locutor/core/id';
@@ -13,6 +13,17 @@ import type { LeaveMessageDto } from './message.dto';
 import { MessageEntity, type MessageId } from './message.entity';
 
 const messageId = idKind('message');
+const mostByPhone = 50;
+
+/** A message, besides its sound. */
+export interface LeftMessage {
+  readonly boxId: BoxId;
+  readonly callerNumber: string;
+  /** In ms since 1970. */
+  readonly leftAt: number;
+  readonly tell: readonly Tell[];
+}
+
 /** The longest a box takes, and a little for the audio's edges. */
 const longestMs = 605_000;
 
@@ -50,6 +61,21 @@ export class MessagesService {
       deletedAt: null,
     });
     return this.get(id);
+  }
+
+  /** Keeps a message that was spoken on the live line. */
+  async keep(left: LeftMessage, sound: Pcm): Promise<MessageEntity> {
+    const id = newId(messageId);
+    const audioId = await this.audio.keep(writeMuLawWav(sound));
+    const kept = { id, audioId, lengthMs: lengthMs(sound), heard: false, deletedAt: null, trial: false };
+    await this.messages.insert({ ...kept, ...left, tell: [...left.tell] });
+    return this.get(id);
+  }
+
+  /** What is to be heard in a box by phone: what was not heard yet, oldest first; then the rest. */
+  async inBox(boxId: BoxId): Promise<MessageEntity[]> {
+    const order = { heard: 'ASC', leftAt: 'ASC' } as const;
+    return this.messages.find({ where: { boxId, deletedAt: IsNull() }, order, take: mostByPhone });
   }
 
   mark(id: MessageId, heard: boolean): Promise<MessageEntity> {

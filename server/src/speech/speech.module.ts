@@ -10,5 +10,6 @@ import { Voice } from './voice';
   imports: [TypeOrmModule.forFeature([SpokenSentenceEntity])],
   controllers: [SpeechController],
   providers: [SpeechService, { provide: Voice, useClass: LocalVoice }],
+  exports: [SpeechService],
 })
 export class SpeechModule {}

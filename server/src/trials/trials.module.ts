@@ -29,5 +29,6 @@ import { TrialsController } from './trials.controller';
   ],
   controllers: [TrialsController],
   providers: [ScriptsService],
+  exports: [ScriptsService],
 })
 export class TrialsModule {}

@@ -61,6 +61,11 @@ export const useHours = (line: Line | undefined) => useSWR<KeptHours>(line ? `/a
 export const useAllHours = () => useSWR<readonly KeptHours[]>('/api/hours', api);
 /** What a call to a line goes by, other lines included, as the server has it. */
 export const useServerScript = (lineId: LineId) => useSWR<CallScript>(`/api/lines/${lineId}/script`, api);
+/** Every line as callers find it. */
+export function useServerScripts(): CallScript['lines'] {
+  const first = useLines().data?.find(({ onAirVersionId }) => onAirVersionId);
+  return useSWR<CallScript>(first ? `/api/lines/${first.id}/script?of=onAir` : null, api).data?.lines ?? none;
+}
 export const useVersions = (lineId: LineId) => useSWR<readonly Version[]>(`/api/lines/${lineId}/versions`, api);
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api, { refreshInterval: 5000 });
 

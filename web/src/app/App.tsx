@@ -17,6 +17,8 @@ const Lines = lazy(() => import('../screens/lines/Lines'));
 const TimeMap = lazy(() => import('../screens/timeMap/TimeMap'));
 const Messages = lazy(() => import('../screens/messages/Messages'));
 const OnAir = lazy(() => import('../screens/onAir/OnAir'));
+const HandsetPage = lazy(() => import('../live/HandsetPage'));
+const DeskPage = lazy(() => import('../live/DeskPage'));
 const Start = lazy(() => import('../screens/start/Start'));
 
 /** Every screen and its address. */
@@ -30,24 +32,30 @@ export function App() {
       <Notices />
       <Suspense fallback={null}>
         {line ? (
-          <DraftProvider line={line}>
-            <Routes>
-              <Route element={<Frame />}>
-                <Route path="today" element={<Today />} />
-                <Route path="script/:sheetId?" element={<Script />} />
-                <Route path="time-map" element={<TimeMap />} />
-                <Route path="starters" element={<Starters />} />
-                <Route path="lines" element={<Lines />} />
-                <Route path="hours" element={<Hours />} />
-                <Route path="greetings/:greetingId?" element={<Greetings />} />
-                <Route path="directory" element={<Navigate to="/directory/people" replace />} />
-                <Route path="directory/:list/:rowId?" element={<Directory />} />
-                <Route path="messages" element={<Messages />} />
-                <Route path="on-air" element={<OnAir />} />
-                <Route path="*" element={<Navigate to="/today" replace />} />
-              </Route>
-            </Routes>
-          </DraftProvider>
+          <Routes>
+            <Route path="handset" element={<HandsetPage />} />
+            <Route path="desk/:personId?" element={<DeskPage />} />
+            <Route
+              element={
+                <DraftProvider line={line}>
+                  <Frame />
+                </DraftProvider>
+              }
+            >
+              <Route path="today" element={<Today />} />
+              <Route path="script/:sheetId?" element={<Script />} />
+              <Route path="time-map" element={<TimeMap />} />
+              <Route path="starters" element={<Starters />} />
+              <Route path="lines" element={<Lines />} />
+              <Route path="hours" element={<Hours />} />
+              <Route path="greetings/:greetingId?" element={<Greetings />} />
+              <Route path="directory" element={<Navigate to="/directory/people" replace />} />
+              <Route path="directory/:list/:rowId?" element={<Directory />} />
+              <Route path="messages" element={<Messages />} />
+              <Route path="on-air" element={<OnAir />} />
+              <Route path="*" element={<Navigate to="/today" replace />} />
+            </Route>
+          </Routes>
         ) : (
           <Routes>
             <Route path="start" element={<Start />} />

@@ -6,6 +6,7 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { mutate } from 'swr';
 import { api } from '../api/client';
 import { useOnAir } from '../api/resources';
+import { DeskDock } from '../live/DeskDock';
 import { useHandsetDock } from '../app/handsetDock';
 import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { InlineSelect } from '../parts/InlineSelect';
@@ -26,6 +27,7 @@ type Which = 'draft' | 'onAir';
 export function Handset() {
   const { setOpen } = useHandsetDock();
   const [driver, setDriver] = useState<CallDriver | null>(null);
+  const [phone, setPhone] = useState<'handset' | 'desk'>('handset');
   return (
     <Flex
       as="aside"
@@ -40,16 +42,35 @@ export function Handset() {
       minH="0"
       maxH={{ base: '70dvh', md: 'none' }}
     >
-      <Flex align="center" px="4" pt="3" pb="1">
-        <Heading as="h2" fontSize="15px" fontWeight="600" mr="auto">
-          Handset
+      <Flex align="center" px="4" pt="3" pb="1" gap="1">
+        <Heading as="h2" srOnly>
+          Phones
         </Heading>
-        <IconButton size="xs" variant="ghost" aria-label="Close the handset" onClick={() => setOpen(false)}>
+        <PhoneTab name="Handset" isOpen={phone === 'handset'} onOpen={() => setPhone('handset')} />
+        <PhoneTab name="Desk phones" isOpen={phone === 'desk'} onOpen={() => setPhone('desk')} />
+        <IconButton ml="auto" size="xs" variant="ghost" aria-label="Close the handset" onClick={() => setOpen(false)}>
           <X size={15} />
         </IconButton>
       </Flex>
-      {driver ? <Call driver={driver} onAgain={() => setDriver(null)} /> : <Dialling onDial={setDriver} />}
+      {phone === 'desk' && <DeskDock />}
+      <Flex direction="column" flex="1" minH="0" display={phone === 'handset' ? 'flex' : 'none'}>
+        {driver ? <Call driver={driver} onAgain={() => setDriver(null)} /> : <Dialling onDial={setDriver} />}
+      </Flex>
     </Flex>
+  );
+}
+
+interface TabProps {
+  readonly name: string;
+  readonly isOpen: boolean;
+  readonly onOpen: () => void;
+}
+
+function PhoneTab({ name, isOpen, onOpen }: TabProps) {
+  return (
+    <Button size="xs" variant={isOpen ? 'subtle' : 'ghost'} aria-pressed={isOpen} onClick={onOpen}>
+      {name}
+    </Button>
   );
 }
 
@@ -154,7 +175,13 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
       </Button>
       <Text mt="3" fontSize="12.5px" color="quiet">
         You are the caller: listen, press keys, and speak after the beep. Whoever is rung shows up here, for you to
-        answer or not.
+        answer or not. To call the live line, with desk phones that ring,{' '}
+        <Text asChild textDecoration="underline">
+          <a href="/handset" target="_blank" rel="noreferrer">
+            open a handset in a window of its own
+          </a>
+        </Text>
+        .
       </Text>
     </Box>
   );

@@ -3,6 +3,7 @@ import { useOnAir } from '../../api/resources';
 import { answeringNow } from '../../app/answering';
 import { useDraft } from '../../draft/DraftProvider';
 import { ScreenHead } from '../../parts/ScreenHead';
+import { Switchboard } from '../../live/Switchboard';
 import { showClock, showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
 import { NeedsYou } from './NeedsYou';
@@ -44,6 +45,8 @@ export default function Today() {
             ? `At ${showWhen(answering.next.atMs, line.timeZone, now)}, ${answering.next.name} takes over.`
             : 'That never changes.'}
         </Text>
+        <SectionTitle>On the line now</SectionTitle>
+        <Switchboard names={names} />
         <SectionTitle>The next seven days</SectionTitle>
         <WeekStrip attendant={shown} now={now} />
         <SectionTitle>What needs you</SectionTitle>

@@ -1,0 +1,1 @@
+export { writeCallsCsv, type CallToWrite } from './callsCsv';

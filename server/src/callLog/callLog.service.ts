@@ -1,0 +1,64 @@
+import { setImmediate } from 'node:timers/promises';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { outcomeOf, type TranscriptEntry } from '@locutor/core/call';
+import type { CallId } from '@locutor/core/exchange';
+import { IsNull, Repository } from 'typeorm';
+import { CallEntity } from './call.entity';
+
+const writeEveryMs = 150;
+const rowsAtOnce = 20;
+
+/** Writes calls down while they go on: many at a time, so that a thousand of them do not wait for the disk. */
+@Injectable()
+export class CallLog {
+  private readonly changed = new Map<CallId, CallEntity>();
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private writing: Promise<void> = Promise.resolve();
+
+  constructor(@InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>) {}
+
+  /** Keeps a call as it is now, within a moment. */
+  put(call: CallEntity): void {
+    this.changed.set(call.id, call);
+    this.timer ??= setTimeout(() => void this.write(), writeEveryMs);
+  }
+
+  /** Writes what is still to be written. */
+  write(): Promise<void> {
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = null;
+    const rows = [...this.changed.values()];
+    this.changed.clear();
+    if (rows.length > 0) {
+      this.writing = this.writing
+        .then(() => this.writeRows(rows))
+        .catch((error: unknown) => console.error('Calls could not be written to the log:', error));
+    }
+    return this.writing;
+  }
+
+  /** A few at a time: the database works on the thread that also runs the calls. */
+  private async writeRows(rows: readonly CallEntity[]): Promise<void> {
+    for (let from = 0; from < rows.length; from += rowsAtOnce) {
+      await this.calls.upsert(rows.slice(from, from + rowsAtOnce), ['id']);
+      await setImmediate();
+    }
+  }
+
+  async get(id: CallId): Promise<CallEntity | null> {
+    await this.write();
+    return this.calls.findOneBy({ id });
+  }
+
+  /** Calls that were going on when the server was killed are over: they were cut off. */
+  async endCut(): Promise<number> {
+    const left = await this.calls.findBy({ endedAt: IsNull() });
+    for (const call of left) {
+      const atMs = call.transcript.at(-1)?.atMs ?? call.startedAt;
+      const transcript: TranscriptEntry[] = [...call.transcript, { type: 'ended', atMs, reason: 'cut' }];
+      await this.calls.update({ id: call.id }, { transcript, endedAt: atMs, outcome: outcomeOf(transcript) } as never);
+    }
+    return left.length;
+  }
+}

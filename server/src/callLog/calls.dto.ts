@@ -1,0 +1,32 @@
+import { outcomes, type Outcome } from '@locutor/core/call';
+import { lineId, type LineId } from '@locutor/core/line';
+import { Type } from 'class-transformer';
+import { ChoiceField, PatternField, TextField, WholeField } from '../problems/fields';
+
+const latestMs = 8.64e15;
+
+/** Which calls of the log are wanted; all of them when nothing is said. */
+export class CallsQuery {
+  @PatternField({ pattern: lineId.pattern, says: 'That is not the id of a line.', optional: true })
+  lineId?: LineId;
+
+  @ChoiceField({ of: outcomes, says: `A call came to one of ${outcomes.join(', ')}.`, optional: true })
+  outcome?: Outcome;
+
+  /** Part of the caller's number, of the id of who answered, or of what was said in the call. */
+  @TextField({ name: 'What is searched', least: 0, most: 80, optional: true })
+  search?: string;
+
+  /** In ms since 1970. */
+  @Type(() => Number)
+  @WholeField({ name: 'The first moment, in ms since 1970,', least: 0, most: latestMs, optional: true })
+  fromMs?: number;
+
+  @Type(() => Number)
+  @WholeField({ name: 'The last moment, in ms since 1970,', least: 0, most: latestMs, optional: true })
+  toMs?: number;
+
+  @Type(() => Number)
+  @WholeField({ name: 'How many to pass over', least: 0, most: 1_000_000, optional: true })
+  skip?: number;
+}

@@ -1,0 +1,90 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { CallId } from '@locutor/core/exchange';
+import { Repository, type SelectQueryBuilder } from 'typeorm';
+import { notFound } from '../problems/problem';
+import { CallEntity } from './call.entity';
+import { CallLog } from './callLog.service';
+import type { CallsQuery } from './calls.dto';
+
+/** A page of the log. */
+const callsAtOnce = 100;
+/** How many calls are written into one spreadsheet. */
+const mostInFile = 20_000;
+
+export type CallRow = Omit<CallEntity, 'transcript'>;
+
+export interface CallsPage {
+  readonly calls: readonly CallRow[];
+  /** How many there are in all. */
+  readonly inAll: number;
+}
+
+/** Reads the call log. */
+@Injectable()
+export class CallsService {
+  constructor(
+    @InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>,
+    private readonly log: CallLog,
+  ) {}
+
+  /** Newest first, a page at a time, without their transcripts. */
+  async page(query: CallsQuery): Promise<CallsPage> {
+    await this.log.write();
+    const found = this.found(query).select(rowColumns.map((name) => `call.${name}`));
+    const [calls, inAll] = await found
+      .skip(query.skip ?? 0)
+      .take(callsAtOnce)
+      .getManyAndCount();
+    return { calls, inAll };
+  }
+
+  /** Whole calls, newest first. */
+  async all(query: CallsQuery): Promise<readonly CallEntity[]> {
+    await this.log.write();
+    return this.found(query).take(mostInFile).getMany();
+  }
+
+  async get(id: CallId): Promise<CallEntity> {
+    const call = await this.log.get(id);
+    if (!call) throw notFound('That call');
+    return call;
+  }
+
+  /** Forgets calls that began before a moment. */
+  async forgetBefore(ms: number): Promise<void> {
+    await this.calls.createQueryBuilder().delete().where('startedAt < :ms AND endedAt IS NOT NULL', { ms }).execute();
+  }
+
+  private found({ lineId, outcome, search, fromMs, toMs }: CallsQuery): SelectQueryBuilder<CallEntity> {
+    const query = this.calls.createQueryBuilder('call').orderBy('call.startedAt', 'DESC');
+    if (lineId) query.andWhere('call.lineId = :lineId', { lineId });
+    if (outcome) query.andWhere('call.outcome = :outcome', { outcome });
+    if (fromMs !== undefined) query.andWhere('call.startedAt >= :fromMs', { fromMs });
+    if (toMs !== undefined) query.andWhere('call.startedAt <= :toMs', { toMs });
+    if (search) {
+      const like = `%${search.replace(/[\\%_]/g, '\\$&')}%`;
+      query.andWhere(
+        "(call.callerNumber LIKE :like ESCAPE '\\' OR call.answeredBy LIKE :like ESCAPE '\\' OR call.transcript LIKE :like ESCAPE '\\')",
+        { like },
+      );
+    }
+    return query;
+  }
+}
+
+const rowColumns: readonly (keyof CallRow)[] = [
+  'id',
+  'lineId',
+  'versionId',
+  'callerNumber',
+  'staffCaller',
+  'startedAt',
+  'endedAt',
+  'pretended',
+  'outcome',
+  'answeredBy',
+  'messageId',
+  'recordingId',
+  'recordingMs',
+];

@@ -1,0 +1,80 @@
+import type { WebSocket } from 'ws';
+import type { PersonId } from '@locutor/core/directory';
+import type { DeskSays } from '@locutor/core/exchange';
+import type { LiveLine } from './liveLine.service';
+import { readDesk } from './said';
+import { Socket } from './socket';
+
+/** How long a desk phone that is gone may take to come back before its call is over. */
+const graceMs = 10_000;
+
+/** Somebody's desk phone on the live line. One person may have several: they show and do the same. */
+export class DeskSocket {
+  private readonly socket: Socket;
+  private readonly stops: readonly (() => void)[];
+  private shown = '';
+
+  constructor(
+    socket: WebSocket,
+    private readonly line: LiveLine,
+    private readonly personId: PersonId,
+  ) {
+    this.socket = new Socket(socket, {
+      onText: (text) => this.hear(readDesk(text)),
+      onVoice: (frame) => this.line.voiceOfStaff(personId, frame),
+      onClose: () => this.leave(),
+    });
+    this.stops = [
+      line.watch(() => this.show()),
+      line.connectDesk(personId, {
+        play: (items) => this.socket.send({ type: 'play', items }),
+        stop: () => this.socket.send({ type: 'stop' }),
+        noSuchNumber: (digits) => this.socket.send({ type: 'noSuchNumber', digits }),
+        sendVoice: (frame) => this.socket.sendVoice(frame),
+      }),
+    ];
+    this.show();
+  }
+
+  private show(): void {
+    const view = this.line.deskView(this.personId);
+    const text = JSON.stringify(view);
+    if (!view || text === this.shown) return;
+    this.shown = text;
+    this.socket.send({ type: 'view', view, nowMs: this.line.now() });
+  }
+
+  private hear(said: DeskSays | undefined): void {
+    const { line, personId } = this;
+    switch (said?.type) {
+      case 'answer':
+        return line.happen({ type: 'staffAnswers', personId });
+      case 'decline':
+        return line.happen({ type: 'staffDeclines', personId });
+      case 'key':
+        return line.happen({ type: 'staffPresses', personId, key: said.key });
+      case 'hangUp':
+        return line.happen({ type: 'staffHangsUp', personId });
+      case 'hold':
+        return line.happen({ type: 'staffHolds', personId, on: said.on });
+      case 'transfer':
+        return line.happen({ type: 'staffTransfers', personId, to: said.to });
+      case 'pick':
+        return line.happen({ type: 'staffPicks', personId, callId: said.callId });
+      case 'dial':
+        return line.dial(personId, said.digits);
+      case 'presence':
+        return line.setPresence(personId, said.presence);
+      case undefined:
+        return;
+    }
+  }
+
+  /** A phone that vanishes while it rings rings on; a call on it is over unless it comes back in time. */
+  private leave(): void {
+    this.stops.forEach((stop) => stop());
+    setTimeout(() => {
+      if (!this.line.hasDesk(this.personId)) this.line.happen({ type: 'staffHangsUp', personId: this.personId });
+    }, graceMs).unref();
+  }
+}

@@ -1,0 +1,89 @@
+import type { WebSocket } from 'ws';
+import { anonymousCaller, readPhoneNumber } from '@locutor/core/directory';
+import type { HandsetSays } from '@locutor/core/exchange';
+import type { LiveCallRun } from './liveCall';
+import type { LiveLine } from './liveLine.service';
+import type { LiveScripts } from './liveScripts.service';
+import { readHandset } from './said';
+import { Socket } from './socket';
+
+/** How long a handset that is gone may take to come back, as after its page was loaded again. */
+const graceMs = 8000;
+
+/** A caller's handset on the live line. */
+export class HandsetSocket {
+  private readonly socket: Socket;
+  private run: LiveCallRun | null = null;
+  private isDialling = false;
+  private readonly ear = {
+    send: (message: object): void => this.socket.send(message),
+    sendVoice: (frame: Uint8Array): void => this.socket.sendVoice(frame),
+  };
+
+  constructor(
+    socket: WebSocket,
+    private readonly line: LiveLine,
+    private readonly scripts: LiveScripts,
+  ) {
+    this.socket = new Socket(socket, {
+      onText: (text) => this.hear(readHandset(text)),
+      onVoice: (frame) => {
+        if (this.run) this.line.voiceOfCaller(this.run.id, frame);
+      },
+      onClose: () => this.leave(),
+    });
+  }
+
+  private hear(said: HandsetSays | undefined): void {
+    switch (said?.type) {
+      case 'dial':
+        return void this.dial(said.number, said.callerNumber);
+      case 'resume': {
+        this.run = this.line.resume(said.callId, said.token, this.ear) ?? null;
+        if (!this.run) this.socket.send({ type: 'refused', says: 'That call is over.' });
+        return;
+      }
+      case 'key':
+        return this.happen({ type: 'keyPressed', key: said.key });
+      case 'speak':
+        return this.happen({ type: 'callerSpoke', words: said.words });
+      case 'hangUp':
+        return this.happen({ type: 'callerHungUp' });
+      case undefined:
+        return;
+    }
+  }
+
+  private async dial(number: string, callerNumber: string): Promise<void> {
+    if (this.isDialling || (this.run && this.line.isOn(this.run.id))) return;
+    this.isDialling = true;
+    try {
+      const read = readPhoneNumber(number);
+      const reached = read.ok ? await this.scripts.reached(read.value) : undefined;
+      if (!reached) {
+        return this.socket.send({ type: 'refused', says: 'That is not a number of this business.' });
+      }
+      const caller = readPhoneNumber(callerNumber);
+      this.run = await this.line.arrive(reached, caller.ok ? caller.value : anonymousCaller, this.ear);
+    } catch (error) {
+      const says = error instanceof Error ? error.message : 'The call did not get through.';
+      this.socket.send({ type: 'refused', says });
+    } finally {
+      this.isDialling = false;
+    }
+  }
+
+  private happen(event: Parameters<LiveLine['happenTo']>[1]): void {
+    if (this.run) this.line.happenTo(this.run.id, event);
+  }
+
+  /** Unless another socket takes the call up in time, the caller has hung up. */
+  private leave(): void {
+    const { run } = this;
+    if (!run || run.ear !== this.ear) return;
+    run.ear = null;
+    setTimeout(() => {
+      if (!run.ear) this.line.happenTo(run.id, { type: 'callerHungUp' });
+    }, graceMs).unref();
+  }
+}

@@ -1,0 +1,70 @@
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { itemMs, type PlayItem } from '@locutor/core/call';
+import type { HeardItem } from '@locutor/core/exchange';
+import { estimateMs, type Sentence } from '@locutor/core/speech';
+import { SpeechService, type SpokenSentence } from '../speech/speech.service';
+
+const mostRemembered = 20_000;
+
+/** Makes what is to be heard ready: each sentence spoken, with its length known. */
+@Injectable()
+export class HeardService implements OnModuleDestroy {
+  private readonly known = new Map<string, SpokenSentence>();
+
+  private isClosing = false;
+
+  constructor(private readonly speech: SpeechService) {}
+
+  onModuleDestroy(): void {
+    this.isClosing = true;
+  }
+
+  /** At once where everything was spoken before. */
+  ready(items: readonly PlayItem[]): readonly HeardItem[] | Promise<readonly HeardItem[]> {
+    const isKnown = items.every((item) => item.type !== 'sentence' || this.known.has(keyOf(item.sentence)));
+    return isKnown ? items.map((item) => this.heard(item)) : this.speak(items);
+  }
+
+  private async speak(items: readonly PlayItem[]): Promise<readonly HeardItem[]> {
+    await Promise.all(items.map((item) => (item.type === 'sentence' ? this.learn(item.sentence) : undefined)));
+    return items.map((item) => this.heard(item));
+  }
+
+  /** A sentence that cannot be spoken is left silent for as long as it would take: the call goes on. */
+  private async learn(sentence: Sentence): Promise<void> {
+    const key = keyOf(sentence);
+    if (this.known.has(key)) return;
+    try {
+      const [spoken] = await this.speech.speakAll(sentence.voice, [sentence.text]);
+      if (this.known.size >= mostRemembered) this.known.clear();
+      if (spoken) this.known.set(key, spoken);
+    } catch (error) {
+      if (!this.isClosing) console.error(`“${sentence.text}” could not be spoken:`, error);
+    }
+  }
+
+  private heard(item: PlayItem): HeardItem {
+    switch (item.type) {
+      case 'beep':
+        return { type: 'beep', ms: itemMs(item) };
+      case 'music':
+      case 'audio':
+        return item;
+      case 'sentence': {
+        const { text, pauseAfterMs } = item.sentence;
+        const spoken = this.known.get(keyOf(item.sentence));
+        const ms = spoken?.lengthMs ?? estimateMs(text);
+        return { type: 'sentence', audioId: spoken?.audioId ?? null, ms, pauseMs: pauseAfterMs };
+      }
+    }
+  }
+}
+
+/** How long something is heard in all, in ms. */
+export function heardMs(items: readonly HeardItem[]): number {
+  return items.reduce((sum, item) => sum + item.ms + (item.type === 'sentence' ? item.pauseMs : 0), 0);
+}
+
+function keyOf({ voice, text }: Sentence): string {
+  return `${voice} ${text}`;
+}

@@ -1,0 +1,37 @@
+import { Body, Controller, Get, HttpCode, Put } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { Board } from '@locutor/core/exchange';
+import { PatternField, OrNull } from '../problems/fields';
+import { LiveLine } from './liveLine.service';
+
+export class ClockDto {
+  /** As the clock on the wall of the first line reads; null for now. */
+  @OrNull()
+  @PatternField({ pattern: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, says: 'A moment is written as 2026-11-23T10:00.' })
+  reading: string | null;
+}
+
+@ApiTags('Calls')
+@Controller('api/live')
+export class LiveController {
+  constructor(private readonly line: LiveLine) {}
+
+  /** Everything on the line at this moment. */
+  @Get('board')
+  board(): Board {
+    return this.line.board();
+  }
+
+  @Get('clock')
+  clock(): { nowMs: number; isPretended: boolean } {
+    return { nowMs: this.line.now(), isPretended: this.line.isPretended };
+  }
+
+  /** Lets the line believe that it is another moment, to be called at night as by day; only while nobody is on it. */
+  @Put('clock')
+  @HttpCode(200)
+  setClock(@Body() { reading }: ClockDto): { nowMs: number; isPretended: boolean } {
+    this.line.setClock(reading);
+    return this.clock();
+  }
+}

@@ -1,0 +1,239 @@
+import { readWav } from '@locutor/core/audio';
+import { groupDefaults, type PersonId } from '@locutor/core/directory';
+import type { DeskHears, DeskView, HandsetHears } from '@locutor/core/exchange';
+import { messageDefaults, ringDefaults, type Path } from '@locutor/core/line';
+import { LiveClient } from '../testing/liveClient';
+import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
+
+jest.setTimeout(60_000);
+
+const frame = Buffer.alloc(160, 0x55);
+const number = '+1 207 555 0140';
+const callerNumber = '+1 207 555 0178';
+
+let server: TestServer;
+let noor: PersonId;
+let priya: PersonId;
+let lineId: string;
+let revision = 1;
+
+const handset = () => new LiveClient<HandsetHears>(server, 'handset').open();
+const desk = (person: PersonId) => new LiveClient<DeskHears>(server, `desk/${encodeURIComponent(person)}`).open();
+const dials = async (): Promise<LiveClient<HandsetHears>> => {
+  const phone = await handset();
+  phone.say({ type: 'dial', number, callerNumber });
+  await phone.hears(({ type }) => type === 'call');
+  return phone;
+};
+const shows = (phone: LiveClient<DeskHears>, passes: (view: DeskView) => boolean) =>
+  phone.hears((message) => message.type === 'view' && passes(message.view));
+const isIn = (phase: string) => (message: HandsetHears) => message.type === 'state' && message.phase === phase;
+const logged = async () => (await server.ask('get', '/api/calls')).body;
+
+/** Puts on air that everybody who calls gets this path. */
+async function putOnAir(path: Path): Promise<void> {
+  const { body: draft } = await server.ask('get', `/api/lines/${lineId}/draft`);
+  const attendant = { ...draft.attendant, answering: { rules: [], otherwise: path } };
+  const saved = await server.ask('put', `/api/lines/${lineId}/draft`, { revision: draft.revision, attendant });
+  revision = saved.body.revision;
+  const onAir = await server.ask('post', `/api/lines/${lineId}/versions`, { draftRevision: revision });
+  expect(onAir.status).toBe(201);
+  await new Promise((resolve) => setTimeout(resolve, 150));
+}
+
+async function message(): Promise<Path> {
+  const [box] = (await server.ask('get', '/api/boxes')).body;
+  return [{ type: 'takeMessage', boxId: box.id, ...messageDefaults }];
+}
+
+beforeEach(async () => {
+  server = await testServer();
+  await server.app.listen(0, '127.0.0.1');
+  lineId = (await server.ask('post', '/api/start', boatyardFacts)).body.id;
+  const people = (await server.ask('get', '/api/people')).body as { id: PersonId; name: string }[];
+  [noor, priya] = ['Noor', 'Priya'].map((name) => people.find((each) => each.name.startsWith(name))?.id) as [
+    PersonId,
+    PersonId,
+  ];
+});
+afterEach(() => server.stop());
+
+describe('a call on the live line', () => {
+  it('rings a desk phone, carries both voices, and is in the log with who answered', async () => {
+    await putOnAir([{ ...ringDefaults, type: 'ring', personId: noor, seconds: 18 }, ...(await message())]);
+    const noors = await desk(noor);
+    const caller = await dials();
+    await shows(noors, ({ doing }) => doing.type === 'rung' && doing.call.callerNumber === '+12075550178');
+    noors.say({ type: 'answer' });
+    await caller.hears(isIn('connected'));
+    caller.say(frame);
+    noors.say(frame);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    expect([caller.voice, noors.voice]).toEqual([[frame], [frame]]);
+    noors.say({ type: 'hangUp' });
+    expect(await caller.hears(({ type }) => type === 'ended')).toMatchObject({ reason: 'staffHungUp' });
+    const { calls, inAll } = await logged();
+    expect(inAll).toBe(1);
+    expect(calls[0]).toMatchObject({ callerNumber: '+12075550178', outcome: 'answered', answeredBy: noor });
+    const { body: call } = await server.ask('get', `/api/calls/${calls[0].id}`);
+    expect(call.transcript.at(-1)).toMatchObject({ type: 'ended', reason: 'staffHungUp' });
+  });
+
+  it('is taken up again by a page that was loaded anew, with all that was said, and by nobody else', async () => {
+    await putOnAir([
+      { ...ringDefaults, type: 'ring', personId: noor, seconds: 30, before: 'One moment.' },
+      ...(await message()),
+    ]);
+    const first = await dials();
+    const told = await first.hears(({ type }) => type === 'call');
+    if (told.type !== 'call') throw new Error('no call');
+    await first.hears(({ type }) => type === 'ringback');
+    await first.close();
+    const stranger = await handset();
+    stranger.say({ type: 'resume', callId: told.callId, token: 'x'.repeat(24) });
+    await stranger.hears(({ type }) => type === 'refused');
+    const again = await handset();
+    again.say({ type: 'resume', callId: told.callId, token: told.token });
+    await again.hears(({ type }) => type === 'ringback');
+    const entries = again.heard.flatMap((each) => (each.type === 'entries' ? each.entries : []));
+    expect(entries).toContainEqual(expect.objectContaining({ type: 'said', text: 'One moment.' }));
+  });
+
+  it('leaves a message as long as it was spoken, which a colleague hears by phone after the PIN', async () => {
+    await putOnAir(await message());
+    const [box] = (await server.ask('get', '/api/boxes')).body;
+    await server.ask('patch', `/api/boxes/${box.id}`, { revision: 1, code: '*20', pin: '2468' });
+    const caller = await dials();
+    await caller.hears(isIn('recording'), 20_000);
+    for (let count = 0; count < 60; count += 1) {
+      caller.say(frame);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+    caller.say({ type: 'key', key: '#' });
+    await caller.hears(({ type }) => type === 'ended', 20_000);
+    const { calls } = await logged();
+    expect(calls[0]).toMatchObject({ outcome: 'message', messageId: expect.stringMatching(/^message:/) });
+    const [left] = (await server.ask('get', '/api/messages')).body;
+    expect(left).toMatchObject({ callerNumber: '+12075550178', trial: false, heard: false });
+    expect(left.lengthMs).toBeGreaterThan(1000);
+    expect(left.lengthMs).toBeLessThan(4000);
+
+    const noors = await desk(noor);
+    noors.say({ type: 'dial', digits: '*20' });
+    await shows(noors, ({ doing }) => doing.type === 'calling' && doing.phase.startsWith('pin'));
+    for (const key of ['2', '4', '6', '8', '#']) noors.say({ type: 'key', key });
+    await shows(noors, ({ doing }) => doing.type === 'calling' && doing.phase === 'hearingMessages');
+    noors.say({ type: 'key', key: '1' });
+    await shows(noors, ({ doing }) => doing.type === 'calling' && doing.phase === 'saying');
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    expect((await server.ask('get', '/api/messages')).body[0].heard).toBe(true);
+  });
+
+  it('is recorded where a step says so, after the caller was told, and can be played', async () => {
+    const ring = { ...ringDefaults, type: 'ring', personId: noor, seconds: 18 } as const;
+    await putOnAir([{ type: 'record', on: true, tells: true }, ring, ...(await message())]);
+    const noors = await desk(noor);
+    const caller = await dials();
+    await shows(noors, ({ doing }) => doing.type === 'rung');
+    const said = caller.heard.flatMap((each) => (each.type === 'entries' ? each.entries : []));
+    expect(said.findIndex(({ type }) => type === 'said')).toBeLessThan(
+      said.findIndex(({ type }) => type === 'callRecording'),
+    );
+    noors.say({ type: 'answer' });
+    await caller.hears(isIn('connected'));
+    for (let count = 0; count < 10; count += 1) noors.say(frame);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    caller.say({ type: 'hangUp' });
+    await caller.hears(({ type }) => type === 'ended');
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    const { calls } = await logged();
+    expect(calls[0].recordingMs).toBeGreaterThan(200);
+    const sound = await fetch(
+      `http://127.0.0.1:${server.app.getHttpServer().address().port}/api/audio/${calls[0].recordingId}`,
+    );
+    expect(readWav(new Uint8Array(await sound.arrayBuffer())).ok).toBe(true);
+  });
+
+  it('goes on when the desk phone that rings vanishes', async () => {
+    const members = [
+      { personId: noor, tier: 1 },
+      { personId: priya, tier: 1 },
+    ];
+    const group = { ...groupDefaults, name: 'Desk', members, order: 'inOrder', memberSeconds: 5 };
+    const { id: groupId } = (await server.ask('post', '/api/groups', group)).body;
+    await putOnAir([{ ...ringDefaults, type: 'ringGroup', groupId, seconds: null }, ...(await message())]);
+    const [noors, priyas] = [await desk(noor), await desk(priya)];
+    await dials();
+    await shows(noors, ({ doing }) => doing.type === 'rung');
+    await noors.close();
+    await shows(priyas, ({ doing }) => doing.type === 'rung' && doing.of === groupId);
+  });
+});
+
+describe('the door of the live line', () => {
+  it('lets nobody in from another page, nor to the phone of nobody', async () => {
+    await putOnAir(await message());
+    const foreign = new LiveClient(server, 'handset', { Origin: 'http://evil.example' });
+    expect(await foreign.refusal()).toBe(403);
+    expect(await new LiveClient(server, 'handset', { Host: 'evil.example' }).refusal()).toBe(403);
+    expect(await new LiveClient(server, 'desk/person:nobody').refusal()).toBe(404);
+    expect(await new LiveClient(server, 'nowhere').refusal()).toBe(404);
+  });
+
+  it('shrugs off floods of keys, nonsense and what is too large', async () => {
+    await putOnAir([{ type: 'askExtension', seconds: 18 }, ...(await message())]);
+    const caller = await dials();
+    for (let count = 0; count < 5000; count += 1) caller.say({ type: 'key', key: '5' });
+    for (const nonsense of ['', '{', '[]', '{"type":"dial"}', '{"type":"key","key":"A"}']) caller.say(nonsense);
+    caller.say(Buffer.alloc(77));
+    const other = await dials();
+    expect(other.heard[0]?.type).toBe('call');
+    const tooLarge = await handset();
+    tooLarge.say('x'.repeat(5000));
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    expect((await server.ask('get', '/api/live/board')).body.callsInAll).toBe(2);
+    const [first] = (await logged()).calls.slice(-1);
+    const { body } = await server.ask('get', `/api/calls/${first.id}`);
+    expect(body.transcript.filter(({ type }: { type: string }) => type === 'key').length).toBeLessThan(400);
+  });
+
+  it('says in words what cannot be called', async () => {
+    const early = await handset();
+    early.say({ type: 'dial', number, callerNumber });
+    expect(await early.hears(({ type }) => type === 'refused')).toMatchObject({
+      says: expect.stringContaining('on air'),
+    });
+    early.say({ type: 'dial', number: '+1 207 555 0199', callerNumber });
+    await early.hears((each) => each.type === 'refused' && each.says.includes('not a number of this business'));
+  });
+
+  it('sets its clock only while nobody is on the line', async () => {
+    await putOnAir(await message());
+    expect(await server.ask('put', '/api/live/clock', { reading: '2026-07-04T03:00' })).toMatchObject({
+      status: 200,
+      body: { isPretended: true },
+    });
+    await dials();
+    expect((await server.ask('put', '/api/live/clock', { reading: null })).status).toBe(409);
+    expect((await server.ask('put', '/api/live/clock', { reading: 'noon' })).status).toBe(422);
+    expect((await logged()).calls[0].pretended).toBe(true);
+  });
+});
+
+describe('the live line after the server started again', () => {
+  it('has kept who is away, and has ended what was going on', async () => {
+    await putOnAir([{ ...ringDefaults, type: 'ring', personId: noor, seconds: 30 }, ...(await message())]);
+    const priyas = await desk(priya);
+    priyas.say({ type: 'presence', presence: 'away' });
+    await shows(priyas, ({ presence }) => presence === 'away');
+    await dials();
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    await server.stop(true);
+    server = await testServer(server.dataDir);
+    await server.app.listen(0, '127.0.0.1');
+    const { calls } = await logged();
+    expect(calls).toHaveLength(1);
+    expect(calls[0]).toMatchObject({ outcome: 'cut', endedAt: expect.any(Number) });
+    await shows(await desk(priya), ({ presence }) => presence === 'away');
+  });
+});

@@ -1,0 +1,253 @@
+import { randomBytes } from 'node:crypto';
+import {
+  answeredBy,
+  cameBy,
+  outcomeOf,
+  transcriptOf,
+  type CallEffect,
+  type CallEvent,
+  type CallState,
+  type PlayItem,
+  type TranscriptEntry,
+} from '@locutor/core/call';
+import type { BoxId, Tell } from '@locutor/core/directory';
+import type { CallId, HandsetHears, HeardItem } from '@locutor/core/exchange';
+import type { CallEntity } from '../callLog/call.entity';
+import { heardMs } from './heard.service';
+import type { Take } from './take';
+
+type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
+export type UntimedCallEvent = Untimed<CallEvent>;
+
+/** What a call under way needs from the line. */
+export interface CallDoors {
+  /** Lets something happen to the call. */
+  readonly happen: (callId: CallId, event: UntimedCallEvent) => void;
+  readonly ready: (items: readonly PlayItem[]) => readonly HeardItem[] | Promise<readonly HeardItem[]>;
+  readonly log: (row: CallEntity) => void;
+  readonly startTake: (call: LiveCallRun, of: Take['header']['of']) => Take;
+  readonly keepMessage: (call: LiveCallRun, take: Take, boxId: BoxId, tell: readonly Tell[]) => void;
+  readonly keepRecording: (call: LiveCallRun, take: Take) => void;
+  readonly checkPin: (callId: CallId, boxId: BoxId, pin: string) => void;
+  readonly markMessage: (messageId: string, as: 'heard' | 'deleted') => void;
+}
+
+/** Who hears the caller's side: a handset, or the desk phone of a colleague who calls. */
+export interface CallerEar {
+  readonly send: (message: HandsetHears) => void;
+  readonly sendVoice: (frame: Uint8Array) => void;
+}
+
+interface Playing {
+  readonly playId: number;
+  readonly first: number;
+  readonly items: readonly HeardItem[];
+  readonly beganMs: number;
+}
+
+const logEveryMs = 2000;
+
+/** One call under way: its timers, what is played, what is recorded, and its transcript. */
+export class LiveCallRun {
+  readonly token = randomBytes(18).toString('base64url');
+  transcript: TranscriptEntry[] = [];
+  ear: CallerEar | null = null;
+  private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
+  private playing: Playing | null = null;
+  private ringback: readonly HeardItem[] | null = null;
+  private messageTake: Take | null = null;
+  private callTake: Take | null = null;
+  private messageFor: { boxId: BoxId; tell: readonly Tell[] } | null = null;
+  private loggedMs = 0;
+
+  constructor(
+    readonly row: CallEntity,
+    readonly lineName: string,
+    private readonly doors: CallDoors,
+  ) {}
+
+  get id(): CallId {
+    return this.row.id;
+  }
+
+  /** By which menu and key the call came to where it is. */
+  get cameBy(): ReturnType<typeof cameBy> {
+    return cameBy(this.transcript);
+  }
+
+  carryOut(effect: CallEffect, atMs: number): void {
+    const first = this.transcript.length;
+    const entries = transcriptOf([effect], atMs);
+    if (entries.length > 0) {
+      this.transcript = [...this.transcript, ...entries];
+      this.ear?.send({ type: 'entries', entries });
+      this.log(false);
+    }
+    switch (effect.type) {
+      case 'play':
+        return this.play(effect.playId, effect.items, first);
+      case 'startTimer':
+        return this.later(`t${effect.timerId}`, effect.afterMs, { type: 'timePassed', timerId: effect.timerId });
+      case 'stopTimer':
+        return this.cancel(`t${effect.timerId}`);
+      case 'stopPlaying':
+        this.cancel(`p${effect.playId}`);
+        if (this.playing?.playId === effect.playId) this.playing = null;
+        return this.ear?.send({ type: 'stop', playId: effect.playId });
+      case 'ring':
+      case 'ringGroup':
+        return this.ringBack(effect.hear);
+      case 'stopRinging':
+        return this.stopRingback();
+      case 'connect':
+        return this.stopRingback();
+      case 'startRecording':
+        this.messageTake = this.doors.startTake(this, this.messageHeader());
+        return this.ear?.send({ type: 'recording', on: true });
+      case 'stopRecording':
+        return this.endMessage(effect.keepIn, effect.tell);
+      case 'startCallRecording':
+        this.callTake = this.doors.startTake(this, { type: 'call' });
+        return;
+      case 'stopCallRecording':
+        return this.endRecording();
+      case 'checkPin':
+        return this.doors.checkPin(this.id, effect.boxId, effect.pin);
+      case 'markMessage':
+        return this.doors.markMessage(effect.messageId, effect.as);
+      case 'hangUp':
+        return this.end();
+      default:
+        return;
+    }
+  }
+
+  /** What the call does now; a message that is about to be spoken is for this box. */
+  show({ phase }: CallState): void {
+    if (phase.type === 'boxGreeting' || phase.type === 'recording') {
+      this.messageFor = { boxId: phase.boxId, tell: phase.tell };
+    }
+    const target = phase.type === 'connected' || phase.type === 'onHold' ? phase.target : null;
+    const talksTo = target?.type === 'person' ? ({ ...target, number: null } as const) : target;
+    this.ear?.send({ type: 'state', phase: phase.type, talksTo });
+  }
+
+  /** The caller says something: it is recorded where the call is, or a message is being spoken. */
+  hearCaller(frame: Uint8Array): void {
+    this.messageTake?.add('caller', frame);
+    this.callTake?.add('caller', frame);
+  }
+
+  hearStaff(frame: Uint8Array): void {
+    this.callTake?.add('staff', frame);
+    this.ear?.sendVoice(frame);
+  }
+
+  /** A handset takes the call up, anew or again: it is told everything so far. */
+  takeUp(ear: CallerEar, state: CallState): void {
+    this.ear = ear;
+    ear.send({ type: 'call', callId: this.id, token: this.token, lineName: this.lineName });
+    if (this.transcript.length > 0) ear.send({ type: 'entries', entries: this.transcript });
+    this.show(state);
+    if (this.ringback) ear.send({ type: 'ringback', items: this.ringback });
+    if (!this.playing) return;
+    const { playId, first, items, beganMs } = this.playing;
+    ear.send({ type: 'play', playId, items, first, fromMs: Math.round(performance.now() - beganMs) });
+  }
+
+  private play(playId: number, items: readonly PlayItem[], first: number): void {
+    this.stopRingback();
+    const name = `p${playId}`;
+    const begin = (heard: readonly HeardItem[]): void => {
+      this.playing = { playId, first, items: heard, beganMs: performance.now() };
+      this.ear?.send({ type: 'play', playId, items: heard, first, fromMs: 0 });
+      this.later(name, heardMs(heard), { type: 'playEnded', playId });
+    };
+    const heard = this.doors.ready(items);
+    if (!(heard instanceof Promise)) return begin(heard);
+    // Until it is spoken a timer stands for it, so that stopping it meanwhile is known.
+    const waiting = setTimeout(() => undefined, 0);
+    this.timers.set(name, waiting);
+    void heard.then((spoken) => {
+      if (this.timers.get(name) === waiting) begin(spoken);
+    });
+  }
+
+  private ringBack(items: readonly PlayItem[]): void {
+    const send = (heard: readonly HeardItem[]): void => {
+      this.ringback = heard;
+      this.ear?.send({ type: 'ringback', items: heard });
+    };
+    this.ringback = [];
+    const heard = this.doors.ready(items);
+    if (!(heard instanceof Promise)) return send(heard);
+    void heard.then((spoken) => (this.ringback ? send(spoken) : undefined));
+  }
+
+  private stopRingback(): void {
+    if (!this.ringback) return;
+    this.ringback = null;
+    this.ear?.send({ type: 'stopRingback' });
+  }
+
+  private messageHeader(): Take['header']['of'] {
+    const { messageFor } = this;
+    return messageFor ? { type: 'message', ...messageFor } : { type: 'call' };
+  }
+
+  private endMessage(keepIn: BoxId | null, tell: readonly Tell[]): void {
+    const take = this.messageTake;
+    this.messageTake = null;
+    this.ear?.send({ type: 'recording', on: false });
+    if (!take) return;
+    if (keepIn) this.doors.keepMessage(this, take, keepIn, tell);
+    else take.discard();
+  }
+
+  private endRecording(): void {
+    const take = this.callTake;
+    this.callTake = null;
+    if (take) this.doors.keepRecording(this, take);
+  }
+
+  private end(): void {
+    for (const timer of this.timers.values()) clearTimeout(timer);
+    this.timers.clear();
+    this.playing = null;
+    this.stopRingback();
+    const last = this.transcript.at(-1);
+    this.log(true);
+    if (last?.type === 'ended') this.ear?.send({ type: 'ended', reason: last.reason });
+  }
+
+  /** Writes the call down: at its end at once, before that now and then. */
+  private log(isOver: boolean): void {
+    const nowMs = performance.now();
+    if (!isOver && this.loggedMs > 0 && nowMs - this.loggedMs < logEveryMs) return;
+    this.loggedMs = nowMs;
+    this.row.transcript = this.transcript;
+    if (isOver) {
+      this.row.endedAt = this.transcript.at(-1)?.atMs ?? this.row.startedAt;
+      this.row.outcome = outcomeOf(this.transcript);
+      const phone = answeredBy(this.transcript);
+      this.row.answeredBy = phone && (phone.type === 'person' ? phone.personId : (phone.contactId ?? phone.number));
+    }
+    this.doors.log({ ...this.row });
+  }
+
+  private later(name: string, afterMs: number, event: UntimedCallEvent): void {
+    this.cancel(name);
+    const timer = setTimeout(() => {
+      this.timers.delete(name);
+      if (event.type === 'playEnded' && this.playing?.playId === event.playId) this.playing = null;
+      this.doors.happen(this.id, event);
+    }, afterMs);
+    this.timers.set(name, timer);
+  }
+
+  private cancel(name: string): void {
+    const timer = this.timers.get(name);
+    if (timer) clearTimeout(timer);
+    this.timers.delete(name);
+  }
+}

@@ -1,0 +1,432 @@
+import { join } from 'node:path';
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
+import { lengthMs, writeMuLawWav } from '@locutor/core/audio';
+import { type CallScript, type DirectTo, type MessageToHear } from '@locutor/core/call';
+import type { BoxId, PersonId } from '@locutor/core/directory';
+import { instantOf } from '@locutor/core/hours';
+import {
+  boardOf,
+  callId,
+  deskView,
+  emptyExchange,
+  newStaff,
+  stepExchange,
+  type Board,
+  type CallId,
+  type DeskView,
+  type Exchange,
+  type ExchangeEffect,
+  type ExchangeEvent,
+  type HeardItem,
+} from '@locutor/core/exchange';
+import type { LineId } from '@locutor/core/line';
+import { sheetSentences } from '@locutor/core/speech';
+import { idKind } from '@locutor/core/id';
+import { AudioStore } from '../audio/audioStore';
+import { BoxPinsService } from '../boxes/boxPins.service';
+import { CallLog } from '../callLog/callLog.service';
+import { MessagesService } from '../messages/messages.service';
+import { PresencesService } from './presences.service';
+import { conflict } from '../problems/problem';
+import { newId } from '../rows/newId';
+import { dataFolder } from './dataFolder';
+import { HeardService } from './heard.service';
+import { LiveCallRun, type CallDoors, type CallerEar, type UntimedCallEvent } from './liveCall';
+import { LiveScripts, type Reached } from './liveScripts.service';
+import { readTake, removeTake, Take, takesLeft, type TakeHeader } from './take';
+
+type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
+export type UntimedEvent = Untimed<Exclude<ExchangeEvent, { type: 'ofCall' }>>;
+
+/** What a desk phone hears besides what it shows. */
+export interface DeskEar {
+  readonly play: (items: readonly HeardItem[]) => void;
+  readonly stop: () => void;
+  readonly noSuchNumber: (digits: string) => void;
+  readonly sendVoice: (frame: Uint8Array) => void;
+}
+
+const takeId = idKind('take');
+const mostOnBoard = 100;
+const directoryReadAfterMs = 80;
+const speakAheadAfterMs = 3000;
+const shortestTakeMs = 1000;
+
+/**
+ * The stand-in for the hosted line: runs every call in real time on what is on air, through the same exchange as trials
+ * and forecasts. It only keeps the clock and carries out effects; what happens is the exchange's to say.
+ */
+@Injectable()
+export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdown {
+  private exchange: Exchange = emptyExchange;
+  private world: CallScript | null = null;
+  private readonly runs = new Map<CallId, LiveCallRun>();
+  private readonly timers = new Map<number, ReturnType<typeof setTimeout>>();
+  private readonly desks = new Map<PersonId, Set<DeskEar>>();
+  private readonly watchers = new Set<() => void>();
+  private isTelling = false;
+  private readingSoon: ReturnType<typeof setTimeout> | null = null;
+  private speakingSoon: ReturnType<typeof setTimeout> | undefined;
+  private aheadMs = 0;
+  private readonly takes: string;
+  private readonly keeping = new Set<Promise<unknown>>();
+
+  constructor(
+    @Inject(dataFolder) folder: string,
+    private readonly scripts: LiveScripts,
+    private readonly heard: HeardService,
+    private readonly log: CallLog,
+    private readonly messages: MessagesService,
+    private readonly pins: BoxPinsService,
+    private readonly audio: AudioStore,
+    private readonly presences: PresencesService,
+  ) {
+    this.takes = join(folder, 'takes');
+  }
+
+  /** Ends cleanly what a killed server left: calls as cut off, and what was recorded is kept. */
+  async onApplicationBootstrap(): Promise<void> {
+    await this.log.endCut();
+    for (const header of takesLeft(this.takes)) await this.finishLeft(header);
+    const staff = new Map([...(await this.presences.all())].map(([id, presence]) => [id, { ...newStaff, presence }]));
+    this.exchange = { ...emptyExchange, staff };
+    this.world = (await this.scripts.world()) ?? null;
+    this.speakAhead();
+  }
+
+  async beforeApplicationShutdown(): Promise<void> {
+    for (const run of [...this.runs.values()]) {
+      run.carryOut({ type: 'note', entry: { type: 'ended', atMs: this.now(), reason: 'cut' } }, this.now());
+      run.carryOut({ type: 'hangUp' }, this.now());
+    }
+    this.world = null;
+    for (const timer of this.timers.values()) clearTimeout(timer);
+    clearTimeout(this.speakingSoon);
+    if (this.readingSoon) clearTimeout(this.readingSoon);
+    await Promise.all(this.keeping);
+    await this.log.write();
+  }
+
+  /** The line's clock, in ms since 1970: the real one, or a pretended one. */
+  now(): number {
+    return Date.now() + this.aheadMs;
+  }
+
+  get isPretended(): boolean {
+    return this.aheadMs !== 0;
+  }
+
+  /** Sets the line's clock to a pretended moment by the clock on its wall, or back to the real one. */
+  setClock(reading: string | null): void {
+    if (this.exchange.calls.size > 0) {
+      throw conflict('The clock can be set only while nobody is on the line. Hang up the calls first.');
+    }
+    const zone = this.world?.lines.find(({ id }) => id === this.world?.lineId)?.timeZone ?? 'UTC';
+    this.aheadMs = reading ? instantOf(reading, zone) - Date.now() : 0;
+    const staff = [...this.exchange.staff].map(([id, { presence }]) => [id, { ...newStaff, presence }] as const);
+    this.exchange = { ...emptyExchange, staff: new Map(staff) };
+    this.changed();
+  }
+
+  /** Something of the directory or on air is other than before. */
+  directoryChanged(): void {
+    this.scripts.forget();
+    this.readingSoon ??= setTimeout(() => {
+      this.readingSoon = null;
+      this.scripts.world().then(
+        (world) => {
+          this.world = world ?? null;
+          this.changed();
+          this.speakAhead();
+        },
+        (error: unknown) => console.error('The directory could not be read:', error),
+      );
+    }, directoryReadAfterMs);
+  }
+
+  /** Somebody outside rings a number. @throws Problem 409 when nothing is on air there. */
+  async arrive(reached: Reached, callerNumber: string, ear: CallerEar): Promise<LiveCallRun> {
+    const script = await this.scripts.of(reached.lineId);
+    this.world ??= script;
+    const to: DirectTo | undefined = reached.groupId ? { type: 'group', groupId: reached.groupId } : undefined;
+    const run = this.begin(newId(callId), reached.lineId, reached.lineName, reached.versionId, callerNumber, null);
+    run.ear = ear;
+    ear.send({ type: 'call', callId: run.id, token: run.token, lineName: run.lineName });
+    this.happen({ type: 'callArrives', callId: run.id, callerNumber, script, ...(to ? { to } : {}) });
+    return run;
+  }
+
+  /** A handset comes back to its call; undefined when that is over, or the token is another one's. */
+  resume(id: CallId, token: string, ear: CallerEar): LiveCallRun | undefined {
+    const run = this.runs.get(id);
+    const state = this.exchange.calls.get(id)?.state;
+    if (!run || !state || run.token !== token) return undefined;
+    run.takeUp(ear, state);
+    return run;
+  }
+
+  happen(event: UntimedEvent): void {
+    this.step({ ...event, atMs: this.now() } as ExchangeEvent);
+  }
+
+  happenTo(id: CallId, event: UntimedCallEvent): void {
+    this.step({ type: 'ofCall', callId: id, event: { ...event, atMs: this.now() } } as ExchangeEvent);
+  }
+
+  /** Somebody of the staff dials on the phone on their desk. */
+  dial(personId: PersonId, digits: string): void {
+    const script = this.world;
+    if (!script) return;
+    const id = newId(callId);
+    const extension = script.people.find((person) => person.id === personId)?.extension ?? '';
+    const row = { lineId: script.lineId, lineName: digits, extension };
+    const run = this.begin(id, row.lineId, row.lineName, null, row.extension, personId);
+    run.ear = this.earOfDesk(personId);
+    this.happen({ type: 'staffDials', personId, digits, callId: id, script });
+    if (!this.exchange.calls.has(id) && run.transcript.length === 0) this.runs.delete(id);
+  }
+
+  setPresence(personId: PersonId, presence: DeskView['presence']): void {
+    this.happen({ type: 'presenceSet', personId, presence });
+    void this.presences.keep(personId, presence);
+  }
+
+  /** What an outside phone that is rung does, by somebody who stands in for it. */
+  actOutside(id: CallId, act: 'answer' | 'busy' | 'accept' | 'hangUp'): void {
+    const phase = this.exchange.calls.get(id)?.state.phase;
+    if (!phase) return;
+    if (act === 'accept') return this.happenTo(id, { type: 'staffPressed', key: '1' });
+    if (act === 'hangUp') return this.happenTo(id, { type: 'staffHungUp' });
+    if (phase.type !== 'ringing') return;
+    const { ringId } = phase;
+    this.happenTo(id, act === 'answer' ? { type: 'staffAnswered', ringId } : { type: 'staffBusy', ringId });
+  }
+
+  deskView(personId: PersonId): DeskView | null {
+    return this.world && deskView(this.world, this.exchange, personId, this.cameBy);
+  }
+
+  isPerson(personId: PersonId): boolean {
+    return this.world?.people.some(({ id }) => id === personId) ?? false;
+  }
+
+  board(): Board {
+    const people = this.world?.people.map(({ id }) => id) ?? [];
+    return boardOf(this.exchange, people, this.cameBy, mostOnBoard);
+  }
+
+  isOn(id: CallId): boolean {
+    return this.exchange.calls.has(id);
+  }
+
+  /** Told, soon after, whenever anything on the line is other than before. Gives back how to stop. */
+  watch(watcher: () => void): () => void {
+    this.watchers.add(watcher);
+    return () => this.watchers.delete(watcher);
+  }
+
+  connectDesk(personId: PersonId, ear: DeskEar): () => void {
+    const ears = this.desks.get(personId) ?? new Set();
+    this.desks.set(personId, ears.add(ear));
+    return () => {
+      ears.delete(ear);
+      if (ears.size === 0) this.desks.delete(personId);
+    };
+  }
+
+  hasDesk(personId: PersonId): boolean {
+    return this.desks.has(personId);
+  }
+
+  /** What the caller says goes to whoever talks to them. */
+  voiceOfCaller(id: CallId, frame: Uint8Array): void {
+    this.runs.get(id)?.hearCaller(frame);
+    const call = this.exchange.calls.get(id);
+    if (call?.state.phase.type === 'connected' && call.talkingTo) this.toDesk(call.talkingTo, frame);
+  }
+
+  /** What somebody of the staff says goes to their caller, to whom they called, or to a speaker group. */
+  voiceOfStaff(personId: PersonId, frame: Uint8Array): void {
+    const { doing } = this.exchange.staff.get(personId) ?? newStaff;
+    if (doing.type === 'speaking') return doing.to.forEach((each) => this.toDesk(each, frame));
+    if (doing.type === 'calling') return this.voiceOfCaller(doing.callId, frame);
+    if (doing.type !== 'talking') return;
+    if (this.exchange.calls.get(doing.callId)?.state.phase.type !== 'connected') return;
+    this.runs.get(doing.callId)?.hearStaff(frame);
+  }
+
+  private toDesk(personId: PersonId, frame: Uint8Array): void {
+    for (const ear of this.desks.get(personId) ?? []) ear.sendVoice(frame);
+  }
+
+  private begin(
+    id: CallId,
+    lineId: LineId,
+    lineName: string,
+    versionId: string | null,
+    callerNumber: string,
+    staffCaller: PersonId | null,
+  ): LiveCallRun {
+    const row = {
+      id,
+      lineId,
+      versionId,
+      callerNumber,
+      staffCaller,
+      startedAt: this.now(),
+      endedAt: null,
+      pretended: this.isPretended,
+      outcome: null,
+      answeredBy: null,
+      transcript: [],
+      messageId: null,
+      recordingId: null,
+      recordingMs: 0,
+    };
+    const run = new LiveCallRun(row, lineName, this.doors);
+    this.runs.set(id, run);
+    return run;
+  }
+
+  private step(event: ExchangeEvent): void {
+    if (!this.world) return;
+    const before = this.exchange;
+    const { exchange, effects, atMs } = stepExchange(this.world, before, event);
+    this.exchange = exchange;
+    for (const [id, call] of exchange.calls) {
+      if (call.state.phase !== before.calls.get(id)?.state.phase) this.runs.get(id)?.show(call.state);
+    }
+    for (const effect of effects) this.carryOut(effect, atMs);
+    for (const id of before.calls.keys()) if (!exchange.calls.has(id)) this.runs.delete(id);
+    if (exchange !== before) this.changed();
+  }
+
+  private carryOut(effect: ExchangeEffect, atMs: number): void {
+    switch (effect.type) {
+      case 'forCall':
+        return this.runs.get(effect.callId)?.carryOut(effect.effect, atMs);
+      case 'startTimer': {
+        const { timerId, afterMs } = effect;
+        const over = (): void => {
+          this.timers.delete(timerId);
+          this.happen({ type: 'timerOver', timerId });
+        };
+        this.timers.set(timerId, setTimeout(over, afterMs));
+        return;
+      }
+      case 'stopTimer':
+        clearTimeout(this.timers.get(effect.timerId));
+        this.timers.delete(effect.timerId);
+        return;
+      case 'askMember':
+        void Promise.resolve(this.heard.ready(effect.items)).then((items) =>
+          this.desks.get(effect.personId)?.forEach((ear) => ear.play(items)),
+        );
+        return;
+      case 'noSuchNumber':
+        this.desks.get(effect.personId)?.forEach((ear) => ear.noSuchNumber(effect.digits));
+    }
+  }
+
+  /** Has what is on air spoken before anybody calls, so that the first one does not wait for it. */
+  private speakAhead(): void {
+    clearTimeout(this.speakingSoon);
+    this.speakingSoon = setTimeout(() => {
+      for (const { attendant } of this.world?.lines ?? []) {
+        const sentences = attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice));
+        void this.heard.ready(sentences.map((sentence) => ({ type: 'sentence', sentence })));
+      }
+    }, speakAheadAfterMs);
+    this.speakingSoon.unref();
+  }
+
+  /** Tells whoever watches, once for all that happens in the same moment. */
+  private changed(): void {
+    if (this.isTelling || this.watchers.size === 0) return;
+    this.isTelling = true;
+    setTimeout(() => {
+      this.isTelling = false;
+      for (const watcher of this.watchers) watcher();
+    }, 15);
+  }
+
+  private readonly cameBy = (id: CallId) => this.runs.get(id)?.cameBy ?? null;
+
+  /** What a colleague who calls hears on the phone on their desk. */
+  private earOfDesk(personId: PersonId): CallerEar {
+    return {
+      send: (message) => {
+        if (message.type === 'play') this.desks.get(personId)?.forEach((ear) => ear.play(message.items));
+        if (message.type === 'stop' || message.type === 'ended') this.desks.get(personId)?.forEach((ear) => ear.stop());
+      },
+      sendVoice: (frame) => this.toDesk(personId, frame),
+    };
+  }
+
+  private readonly doors: CallDoors = {
+    happen: (id, event) => this.happenTo(id, event),
+    ready: (items) => this.heard.ready(items),
+    log: (row) => this.log.put(row),
+    startTake: ({ row }, of) => {
+      const { id, lineId, callerNumber } = row;
+      const header = { id: newId(takeId), callId: id, lineId, callerNumber, startedAt: this.now() };
+      return new Take(this.takes, { ...header, isPretended: this.isPretended, of });
+    },
+    keepMessage: (run, take, boxId, tell) =>
+      this.keep(async () => {
+        const sound = take.finish();
+        const message = { boxId, tell, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
+        run.row.messageId = (await this.messages.keep(message, sound)).id;
+        this.log.put({ ...run.row });
+        take.discard();
+      }),
+    keepRecording: (run, take) =>
+      this.keep(async () => {
+        const sound = take.finish();
+        run.row.recordingId = await this.audio.keep(writeMuLawWav(sound));
+        run.row.recordingMs = lengthMs(sound);
+        this.log.put({ ...run.row });
+        take.discard();
+      }),
+    checkPin: (id, boxId, pin) => this.keep(() => this.openBox(id, boxId, pin)),
+    markMessage: (messageId, as) =>
+      this.keep(() =>
+        as === 'heard' ? this.messages.mark(messageId as never, true) : this.messages.remove(messageId as never),
+      ),
+  };
+
+  private async openBox(id: CallId, boxId: BoxId, pin: string): Promise<void> {
+    const isRight = await this.pins.isRight(boxId, pin);
+    const messages = isRight ? (await this.messages.inBox(boxId)).map(toHear) : null;
+    this.happenTo(id, { type: 'pinChecked', messages });
+  }
+
+  /** Work beside the calls that must be done before the server ends. */
+  private keep(work: () => Promise<unknown>): void {
+    const done = work()
+      .catch((error: unknown) => console.error('Something of a call could not be kept:', error))
+      .finally(() => this.keeping.delete(done));
+    this.keeping.add(done);
+  }
+
+  private async finishLeft(header: TakeHeader): Promise<void> {
+    const sound = readTake(this.takes, header.id);
+    const call = await this.log.get(header.callId);
+    if (lengthMs(sound) >= shortestTakeMs) {
+      if (header.of.type === 'message') {
+        const { boxId, tell } = header.of;
+        const { callerNumber, startedAt } = header;
+        const kept = await this.messages.keep({ boxId, tell, callerNumber, leftAt: startedAt }, sound);
+        if (call) this.log.put({ ...call, messageId: kept.id });
+      } else if (call) {
+        const recordingId = await this.audio.keep(writeMuLawWav(sound));
+        this.log.put({ ...call, recordingId, recordingMs: lengthMs(sound) });
+      }
+    }
+    removeTake(this.takes, header.id);
+  }
+}
+
+function toHear(message: { id: string; callerNumber: string; audioId: string; lengthMs: number }): MessageToHear {
+  return { messageId: message.id, from: message.callerNumber, audioId: message.audioId, lengthMs: message.lengthMs };
+}

@@ -1,0 +1,63 @@
+import { Injectable } from '@nestjs/common';
+import type { CallScript } from '@locutor/core/call';
+import type { E164, GroupId } from '@locutor/core/directory';
+import type { LineId } from '@locutor/core/line';
+import { GroupsService } from '../groups/groups.service';
+import { LinesService } from '../lines/lines.service';
+import { ScriptsService } from '../trials/scripts.service';
+
+/** What a number leads to. */
+export interface Reached {
+  readonly lineId: LineId;
+  readonly lineName: string;
+  readonly versionId: string | null;
+  /** A group whose direct number it is. */
+  readonly groupId: GroupId | null;
+}
+
+/** What is on air, as calls find it; read again whenever something was changed. */
+@Injectable()
+export class LiveScripts {
+  private readonly scripts = new Map<LineId, Promise<CallScript>>();
+
+  constructor(
+    private readonly from: ScriptsService,
+    private readonly lines: LinesService,
+    private readonly groups: GroupsService,
+  ) {}
+
+  forget(): void {
+    this.scripts.clear();
+  }
+
+  /** @throws Problem 409 when nothing is on air on the line yet. */
+  of(lineId: LineId): Promise<CallScript> {
+    const known = this.scripts.get(lineId);
+    if (known) return known;
+    const script = this.from.of(lineId, 'onAir');
+    this.scripts.set(lineId, script);
+    script.catch(() => this.scripts.delete(lineId));
+    return script;
+  }
+
+  /** The directory as it is now, as the first line on air sees it; undefined before anything is. */
+  async world(): Promise<CallScript | undefined> {
+    const first = (await this.lines.list()).find(({ onAirVersionId }) => onAirVersionId);
+    return first && this.of(first.id);
+  }
+
+  /** What a number leads to; undefined when it is not one of the business's. */
+  async reached(number: E164): Promise<Reached | undefined> {
+    const lines = await this.lines.list();
+    const group = (await this.groups.list()).find(({ directNumber }) => directNumber === number);
+    const line = lines.find((each) => each.number === number) ?? (group && lines.find((each) => each.onAirVersionId));
+    return (
+      line && {
+        lineId: line.id,
+        lineName: group?.name ?? line.name,
+        versionId: line.onAirVersionId,
+        groupId: group?.id ?? null,
+      }
+    );
+  }
+}

@@ -1,0 +1,92 @@
+import type { RawData, WebSocket } from 'ws';
+import { voiceFrameBytes } from '@locutor/core/exchange';
+
+/** How much may come over a socket: a key at a time and voice in frames, with room for bursts. */
+const messagesPerSecond = 40;
+const framesPerSecond = 75;
+const burstSeconds = 4;
+/** What is not taken off at the other end: voice is left out first, then the line is cut. */
+const fullBytes = 64 * 1024;
+const tooFullBytes = 1024 * 1024;
+const pingEveryMs = 10_000;
+
+interface Listener {
+  readonly onText: (text: string) => void;
+  readonly onVoice: (frame: Uint8Array) => void;
+  readonly onClose: () => void;
+}
+
+/** A socket that stands up to floods, to a reader who is slow, and to one who is gone without a word. */
+export class Socket {
+  private isAlive = true;
+  private readonly texts = new Bucket(messagesPerSecond);
+  private readonly frames = new Bucket(framesPerSecond);
+  private readonly ping: ReturnType<typeof setInterval>;
+
+  constructor(
+    private readonly socket: WebSocket,
+    listener: Listener,
+  ) {
+    socket.on('message', (data, isBinary) => this.take(bytesOf(data), isBinary, listener));
+    socket.on('pong', () => (this.isAlive = true));
+    socket.on('error', () => socket.terminate());
+    socket.on('close', () => {
+      clearInterval(this.ping);
+      listener.onClose();
+    });
+    this.ping = setInterval(() => this.askWhetherThere(), pingEveryMs);
+  }
+
+  send(message: object): void {
+    if (this.socket.bufferedAmount > tooFullBytes) return this.socket.terminate();
+    if (this.socket.readyState === this.socket.OPEN) this.socket.send(JSON.stringify(message));
+  }
+
+  sendVoice(frame: Uint8Array): void {
+    const { socket } = this;
+    if (socket.readyState === socket.OPEN && socket.bufferedAmount < fullBytes) socket.send(frame);
+  }
+
+  close(why: string): void {
+    this.socket.close(1008, why);
+  }
+
+  private take(bytes: Buffer, isBinary: boolean, listener: Listener): void {
+    if (isBinary) {
+      if (bytes.length === voiceFrameBytes && this.frames.takes()) listener.onVoice(bytes);
+      return;
+    }
+    if (this.texts.takes()) listener.onText(bytes.toString('utf8'));
+  }
+
+  private askWhetherThere(): void {
+    if (!this.isAlive) return this.socket.terminate();
+    this.isAlive = false;
+    this.socket.ping();
+  }
+}
+
+/** Lets so many a second through, and drops the rest. */
+class Bucket {
+  private left: number;
+  private atMs = performance.now();
+
+  constructor(private readonly perSecond: number) {
+    this.left = perSecond * burstSeconds;
+  }
+
+  takes(): boolean {
+    const nowMs = performance.now();
+    const grown = this.left + ((nowMs - this.atMs) / 1000) * this.perSecond;
+    this.atMs = nowMs;
+    this.left = Math.min(this.perSecond * burstSeconds, grown);
+    if (this.left < 1) return false;
+    this.left -= 1;
+    return true;
+  }
+}
+
+function bytesOf(data: RawData): Buffer {
+  if (Buffer.isBuffer(data)) return data;
+  return Array.isArray(data) ? Buffer.concat(data) : Buffer.from(data);
+}

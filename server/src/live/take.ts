@@ -1,0 +1,98 @@
+import { appendFileSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { decodeMuLaw, phoneRateHz, type Pcm } from '@locutor/core/audio';
+import type { BoxId, Tell } from '@locutor/core/directory';
+import type { CallId } from '@locutor/core/exchange';
+import type { LineId } from '@locutor/core/line';
+
+/** What a recording is for, kept beside it so that it can be finished after the server was killed. */
+export interface TakeHeader {
+  readonly id: string;
+  readonly callId: CallId;
+  readonly lineId: LineId;
+  readonly callerNumber: string;
+  /** In ms since 1970, by the line's clock. */
+  readonly startedAt: number;
+  readonly isPretended: boolean;
+  /** A message for a box, or both sides of a call. */
+  readonly of:
+    { readonly type: 'message'; readonly boxId: BoxId; readonly tell: readonly Tell[] } | { readonly type: 'call' };
+}
+
+type Side = 'caller' | 'staff';
+const sides: readonly Side[] = ['caller', 'staff'];
+/** G.711 mu-law for silence. */
+const silence = 0xff;
+const bytesPerMs = phoneRateHz / 1000;
+/** Frames that come a little late do not tear a hole. */
+const slackBytes = 60 * bytesPerMs;
+
+/** A recording under way: raw mu-law, written as it comes, so that what was recorded is there whatever happens. */
+export class Take {
+  private readonly written: Record<Side, number> = { caller: 0, staff: 0 };
+  private readonly began = performance.now();
+
+  constructor(
+    private readonly folder: string,
+    readonly header: TakeHeader,
+  ) {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    writeFileSync(join(folder, `${header.id}.json`), JSON.stringify(header), { mode: 0o600 });
+  }
+
+  /** Adds what somebody says now; the time in which nothing came is silence. */
+  add(side: Side, frame: Uint8Array): void {
+    const due = Math.round((performance.now() - this.began) * bytesPerMs) - frame.length;
+    const gap = due - this.written[side];
+    const bytes = gap > slackBytes ? Buffer.concat([Buffer.alloc(gap, silence), frame]) : frame;
+    appendFileSync(pathOf(this.folder, this.header.id, side), bytes, { mode: 0o600 });
+    this.written[side] += bytes.length;
+  }
+
+  /** What was recorded, as long as it took. */
+  finish(): Pcm {
+    return readTake(this.folder, this.header.id, Math.round((performance.now() - this.began) * bytesPerMs));
+  }
+
+  discard(): void {
+    removeTake(this.folder, this.header.id);
+  }
+}
+
+/** Recordings that were under way when the server was killed. */
+export function takesLeft(folder: string): readonly TakeHeader[] {
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .filter((name) => name.endsWith('.json'))
+    .flatMap((name) => {
+      try {
+        return [JSON.parse(readFileSync(join(folder, name), 'utf8')) as TakeHeader];
+      } catch {
+        // Killed while its first line was written: there is nothing of it.
+        rmSync(join(folder, name));
+        return [];
+      }
+    });
+}
+
+/** Both sides together; at least so many samples. */
+export function readTake(folder: string, id: string, least = 0): Pcm {
+  const tracks = sides.map((side) => {
+    const path = pathOf(folder, id, side);
+    return existsSync(path) ? decodeMuLaw(readFileSync(path)) : new Float32Array();
+  });
+  const samples = new Float32Array(Math.max(least, ...tracks.map((track) => track.length)));
+  for (const track of tracks) {
+    track.forEach((sample, at) => (samples[at] = Math.max(-1, Math.min(1, (samples[at] ?? 0) + sample))));
+  }
+  return { samples, rateHz: phoneRateHz };
+}
+
+export function removeTake(folder: string, id: string): void {
+  rmSync(join(folder, `${id}.json`), { force: true });
+  for (const side of sides) rmSync(pathOf(folder, id, side), { force: true });
+}
+
+function pathOf(folder: string, id: string, side: Side): string {
+  return join(folder, `${id}.${side}.ulaw`);
+}

@@ -1,0 +1,330 @@
+import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import type { PersonId } from '@locutor/core/directory';
+import { presences, type DeskDoing, type DeskQueue, type Presence } from '@locutor/core/exchange';
+import { isKey, type Names } from '@locutor/core/line';
+import { Mic, MicOff, Phone, PhoneForwarded, PhoneOff } from 'lucide-react';
+import { useState } from 'react';
+import { useGroups, usePeople, useQueues } from '../api/resources';
+import { Keypad } from '../handset/Keypad';
+import { InlineSelect } from '../parts/InlineSelect';
+import { showLength } from '../parts/time';
+import { useNow } from '../parts/useNow';
+import { CallerLine, callerName } from './CallerLine';
+import { DeskPhone, type DeskPhoneView } from './deskPhone';
+import { useStore } from './store';
+import { useOwn } from './useOwn';
+
+interface Props {
+  readonly personId: PersonId;
+  readonly names: Names;
+  /** Whether its ringing is heard here. */
+  readonly rings: boolean;
+}
+
+/** Somebody's desk phone: what rings, the call they are on, the queues they answer, and what they can dial. */
+export function DeskPanel({ personId, names, rings }: Props) {
+  const phone = useOwn(personId, () => new DeskPhone(personId, rings));
+  return <OpenDesk key={personId} phone={phone} personId={personId} names={names} />;
+}
+
+interface PartProps {
+  readonly phone: DeskPhone;
+  readonly view: DeskPhoneView;
+  readonly names: Names;
+  /** By the line's clock. */
+  readonly nowMs: number;
+}
+
+function OpenDesk({ phone, personId, names }: { phone: DeskPhone; personId: PersonId; names: Names }) {
+  const view = useStore(phone);
+  const nowMs = useNow(500) + view.aheadMs;
+  const { desk } = view;
+  if (!desk) return <Text color="quiet">{view.isLost ? lost : 'Connecting …'}</Text>;
+  const part = { phone, view, names, nowMs };
+  return (
+    <Flex direction="column" gap="3">
+      <PresenceChoice presence={desk.presence} onChange={(presence) => phone.say({ type: 'presence', presence })} />
+      {view.isLost && <Text role="alert">{lost}</Text>}
+      <Box aria-live="polite" minH="12">
+        <Doing {...part} doing={desk.doing} personId={personId} />
+        {desk.hears && <Text>{names[desk.hears] ?? 'A colleague'} speaks to your phone.</Text>}
+      </Box>
+      {desk.queues.map((queue) => (
+        <QueueLine key={queue.queueId} {...part} queue={queue} canPick={desk.doing.type === 'nothing'} />
+      ))}
+      {desk.doing.type === 'nothing' && <DialField phone={phone} wrongNumber={view.wrongNumber} />}
+    </Flex>
+  );
+}
+
+const lost = 'The line does not answer; it is tried again.';
+const presenceWords: Readonly<Record<Presence, string>> = { here: 'Here', busy: 'Busy', away: 'Away' };
+
+function PresenceChoice({ presence, onChange }: { presence: Presence; onChange: (presence: Presence) => void }) {
+  return (
+    <Flex role="group" aria-label="Status" gap="1">
+      {presences.map((each) => (
+        <Button
+          key={each}
+          size="xs"
+          flex="1"
+          variant={each === presence ? 'solid' : 'outline'}
+          colorPalette={each === presence ? 'petrol' : 'gray'}
+          bg={each === presence ? undefined : 'sheet'}
+          aria-pressed={each === presence}
+          onClick={() => onChange(each)}
+        >
+          {presenceWords[each]}
+        </Button>
+      ))}
+    </Flex>
+  );
+}
+
+function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doing: DeskDoing; personId: PersonId }) {
+  switch (doing.type) {
+    case 'nothing': {
+      const restMs = doing.restUntilMs - nowMs;
+      return <Text color="quiet">{restMs > 0 ? `Resting for ${Math.ceil(restMs / 1000)} s.` : 'Nothing rings.'}</Text>;
+    }
+    case 'rung':
+      return (
+        <Box borderWidth="1px" borderColor="petrol.solid" bg="petrol.subtle" borderRadius="md" p="2.5">
+          <Text fontSize="13px">
+            {doing.isAccepting
+              ? 'Press 1 to take the call from'
+              : doing.number
+                ? 'Your outside phone rings:'
+                : 'Rings:'}{' '}
+            <Seconds ms={nowMs - doing.sinceMs} />
+          </Text>
+          <CallerLine call={doing.call} of={doing.of} names={names} />
+          <Flex gap="1.5" mt="2">
+            {doing.isAccepting ? (
+              <Button size="sm" colorPalette="petrol" flex="1" onClick={() => phone.press('1')}>
+                Press 1
+              </Button>
+            ) : (
+              <Button size="sm" colorPalette="petrol" flex="1" onClick={() => phone.say({ type: 'answer' })}>
+                <Phone size={14} aria-hidden /> Answer
+              </Button>
+            )}
+            <Button size="sm" variant="outline" bg="sheet" flex="1" onClick={() => phone.say({ type: 'decline' })}>
+              Decline
+            </Button>
+          </Flex>
+        </Box>
+      );
+    case 'talking':
+      return <Talking phone={phone} view={view} names={names} nowMs={nowMs} doing={doing} personId={personId} />;
+    case 'calling':
+      return (
+        <Box>
+          <Text mb="2">
+            {doing.talkingTo ? `Talking to ${names[doing.talkingTo] ?? 'a colleague'}.` : callingWords(doing.phase)}
+          </Text>
+          <Keypad isOff={false} onPress={(key) => phone.press(key)} />
+          <Microphone phone={phone} view={view} />
+          <HangUp phone={phone} />
+        </Box>
+      );
+    case 'speaking':
+      return (
+        <Box>
+          <Text>
+            You speak to {doing.to.length} {doing.to.length === 1 ? 'phone' : 'phones'} of{' '}
+            <b>{names[doing.groupId] ?? 'the group'}</b>:{' '}
+            {doing.to.map((id) => names[id]?.split(' ')[0]).join(', ') || 'nobody is free'}.
+          </Text>
+          <Microphone phone={phone} view={view} />
+          <HangUp phone={phone} />
+        </Box>
+      );
+  }
+}
+
+function callingWords(phase: string): string {
+  if (phase.startsWith('pin')) return 'Type the PIN of the box, then #.';
+  if (phase === 'hearingMessages') return 'You hear the messages: 1 next, 2 again, 3 delete, star to end.';
+  return phase.startsWith('ring') ? 'It rings …' : 'Calling …';
+}
+
+function Talking({
+  phone,
+  view,
+  names,
+  nowMs,
+  doing,
+  personId,
+}: PartProps & { doing: Extract<DeskDoing, { type: 'talking' }>; personId: PersonId }) {
+  return (
+    <Box borderWidth="1px" borderColor="hairline" bg="sheet" borderRadius="md" p="2.5">
+      <Text fontSize="13px">
+        {doing.isOnHold ? 'On hold:' : 'Talking to'} <Seconds ms={nowMs - doing.sinceMs} />
+      </Text>
+      <CallerLine call={doing.call} of={doing.of} names={names} />
+      <Flex gap="1.5" mt="2" wrap="wrap">
+        <Button
+          size="sm"
+          variant="outline"
+          bg="sheet"
+          flex="1"
+          aria-pressed={doing.isOnHold}
+          onClick={() => phone.say({ type: 'hold', on: !doing.isOnHold })}
+        >
+          {doing.isOnHold ? 'Take back' : 'Hold'}
+        </Button>
+        <HangUp phone={phone} />
+      </Flex>
+      <Microphone phone={phone} view={view} />
+      <Transfer phone={phone} personId={personId} />
+    </Box>
+  );
+}
+
+function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly personId: PersonId }) {
+  const [people, groups, queues] = [usePeople(), useGroups(), useQueues()];
+  const others = people.filter(({ id }) => id !== personId);
+  const all = [...others, ...groups, ...queues];
+  const [chosen, setChosen] = useState('');
+  const to = chosen || (all[0]?.id ?? '');
+  const send = (): void => {
+    const person = others.find(({ id }) => id === to);
+    const group = groups.find(({ id }) => id === to);
+    const queue = queues.find(({ id }) => id === to);
+    if (person) phone.say({ type: 'transfer', to: { type: 'person', personId: person.id } });
+    else if (group) phone.say({ type: 'transfer', to: { type: 'group', groupId: group.id } });
+    else if (queue) phone.say({ type: 'transfer', to: { type: 'queue', queueId: queue.id } });
+  };
+  if (all.length === 0) return null;
+  return (
+    <Flex mt="2" gap="1.5" align="center" fontSize="13px">
+      <Text flexShrink="0">Transfer to</Text>
+      <Box flex="1" minW="0">
+        <InlineSelect
+          label="To whom the call is transferred"
+          value={to}
+          choices={all.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={setChosen}
+        />
+      </Box>
+      <Button size="xs" variant="outline" bg="sheet" onClick={send}>
+        <PhoneForwarded size={13} aria-hidden /> Transfer
+      </Button>
+    </Flex>
+  );
+}
+
+function Microphone({ phone, view }: Pick<PartProps, 'phone' | 'view'>) {
+  const isOn = view.microphone === 'on';
+  return (
+    <Box mt="2">
+      <Button
+        size="xs"
+        variant="outline"
+        bg="sheet"
+        aria-pressed={isOn}
+        onClick={() => void phone.setMicrophone(!isOn)}
+      >
+        {isOn ? <Mic size={13} aria-hidden /> : <MicOff size={13} aria-hidden />}
+        {isOn ? 'Your voice is heard' : 'Speak with your voice'}
+      </Button>
+      {view.microphone === 'refused' && (
+        <Text fontSize="12.5px" role="status">
+          No microphone can be used here; they will hear silence.
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+function HangUp({ phone }: { readonly phone: DeskPhone }) {
+  return (
+    <Button size="sm" variant="outline" bg="sheet" flex="1" onClick={() => phone.say({ type: 'hangUp' })}>
+      <PhoneOff size={14} aria-hidden /> Hang up
+    </Button>
+  );
+}
+
+function QueueLine({ phone, names, nowMs, queue, canPick }: PartProps & { queue: DeskQueue; canPick: boolean }) {
+  const name = names[queue.queueId] ?? 'Queue';
+  return (
+    <Box role="region" aria-label={`Queue ${name}`} borderTopWidth="1px" borderColor="hairline" pt="2">
+      <Flex>
+        <Text fontWeight="600" flex="1">
+          {name}
+        </Text>
+        <Text fontSize="13px" color="quiet">
+          {queue.waiting.length === 0 ? 'nobody waits' : `${queue.waiting.length} waiting`}
+        </Text>
+      </Flex>
+      {queue.waiting.map((call) => (
+        <Flex key={call.callId} align="center" gap="2" minH="8">
+          <Text flex="1" minW="0" truncate>
+            {callerName(call, names)}
+          </Text>
+          <Seconds ms={nowMs - call.waitsSinceMs} />
+          <Button
+            size="2xs"
+            minH="26px"
+            variant="outline"
+            bg="sheet"
+            disabled={!canPick}
+            aria-label={`Pick ${callerName(call, names)}`}
+            onClick={() => phone.say({ type: 'pick', callId: call.callId })}
+          >
+            Pick
+          </Button>
+        </Flex>
+      ))}
+    </Box>
+  );
+}
+
+function DialField({ phone, wrongNumber }: { readonly phone: DeskPhone; readonly wrongNumber: string | null }) {
+  const [digits, setDigits] = useState('');
+  const dial = (): void => {
+    if (digits) phone.say({ type: 'dial', digits });
+    setDigits('');
+  };
+  return (
+    <Box asChild borderTopWidth="1px" borderColor="hairline" pt="2">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          dial();
+        }}
+      >
+        <Flex gap="1.5">
+          <Input
+            size="sm"
+            bg="sheet"
+            fontFamily="mono"
+            aria-label="Extension, box or code to dial"
+            placeholder="extension, box or code"
+            value={digits}
+            maxLength={8}
+            inputMode="tel"
+            onChange={({ currentTarget: { value } }) => setDigits([...value].filter(isKey).join(''))}
+          />
+          <Button size="sm" variant="outline" bg="sheet" type="submit" disabled={digits === ''}>
+            Dial
+          </Button>
+        </Flex>
+        {wrongNumber && (
+          <Text role="alert" fontSize="13px" mt="1">
+            Nothing has the number {wrongNumber}.
+          </Text>
+        )}
+      </form>
+    </Box>
+  );
+}
+
+function Seconds({ ms }: { readonly ms: number }) {
+  return (
+    <Text as="span" fontFamily="mono" fontSize="12.5px" color="quiet">
+      {showLength(Math.max(0, ms))}
+    </Text>
+  );
+}

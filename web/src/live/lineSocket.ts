@@ -1,0 +1,57 @@
+import { voiceFrameBytes } from '@locutor/core/exchange';
+
+interface Listener<Hears> {
+  readonly onMessage: (message: Hears) => void;
+  readonly onVoice?: (frame: Uint8Array<ArrayBuffer>) => void;
+  /** It is open, for the first time or again. */
+  readonly onOpen?: () => void;
+  readonly onLost?: () => void;
+}
+
+const againAfterMs = 1000;
+
+/** A socket to the live line that opens itself again when it is lost. */
+export class LineSocket<Says, Hears> {
+  private socket: WebSocket | null = null;
+  private isClosed = false;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    private readonly path: string,
+    private readonly listener: Listener<Hears>,
+  ) {}
+
+  say(message: Says): void {
+    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
+  }
+
+  sendVoice(frame: Uint8Array<ArrayBuffer>): void {
+    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(frame);
+  }
+
+  close(): void {
+    this.isClosed = true;
+    clearTimeout(this.timer);
+    this.socket?.close();
+  }
+
+  open(): void {
+    this.isClosed = false;
+    const { protocol, host } = window.location;
+    const socket = new WebSocket(`${protocol === 'https:' ? 'wss' : 'ws'}://${host}/api/live/${this.path}`);
+    socket.binaryType = 'arraybuffer';
+    socket.onopen = () => this.listener.onOpen?.();
+    socket.onmessage = ({ data }: MessageEvent<string | ArrayBuffer>) => this.take(data);
+    socket.onclose = () => {
+      if (this.isClosed) return;
+      this.listener.onLost?.();
+      this.timer = setTimeout(() => this.open(), againAfterMs);
+    };
+    this.socket = socket;
+  }
+
+  private take(data: string | ArrayBuffer): void {
+    if (typeof data === 'string') return this.listener.onMessage(JSON.parse(data) as Hears);
+    if (data.byteLength === voiceFrameBytes) this.listener.onVoice?.(new Uint8Array(data));
+  }
+}
