@@ -17,10 +17,12 @@ import { HoursModule } from './hours/hours.module';
 import { LinesModule } from './lines/lines.module';
 import { LiveModule } from './live/live.module';
 import { MessagesModule } from './messages/messages.module';
+import { OutboxModule } from './outbox/outbox.module';
 import { PeopleModule } from './people/people.module';
 import { ProblemFilter } from './problems/problemFilter';
 import { validation } from './problems/validation';
 import { QueuesModule } from './queues/queues.module';
+import { SettingsModule } from './settings/settings.module';
 import { SpeechModule } from './speech/speech.module';
 import { StartModule } from './start/start.module';
 import { TrialsModule } from './trials/trials.module';
@@ -52,7 +54,9 @@ export class AppModule {
         MessagesModule,
         SpeechModule,
         TrialsModule,
-        LiveModule.for(config),
+        LiveModule,
+        OutboxModule,
+        SettingsModule,
       ],
       controllers: [HealthController],
       providers: [

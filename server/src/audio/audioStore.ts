@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, open, rename, stat } from 'node:fs/promises';
+import { mkdir, open, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { Injectable } from '@nestjs/common';
 import type { AudioId } from './audioId';
@@ -32,6 +32,10 @@ export class AudioStore {
       () => true,
       () => false,
     );
+  }
+
+  async remove(id: AudioId): Promise<void> {
+    await rm(this.pathOf(id), { force: true });
   }
 
   pathOf(id: AudioId): string {

@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CallId } from '@locutor/core/exchange';
-import { Repository, type SelectQueryBuilder } from 'typeorm';
+import { AudioStore } from '../audio/audioStore';
+import { IsNull, LessThan, Not, Repository, type SelectQueryBuilder } from 'typeorm';
 import { notFound } from '../problems/problem';
 import { CallEntity } from './call.entity';
 import { CallLog } from './callLog.service';
@@ -26,6 +27,7 @@ export class CallsService {
   constructor(
     @InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>,
     private readonly log: CallLog,
+    private readonly audio: AudioStore,
   ) {}
 
   /** Newest first, a page at a time, without their transcripts. */
@@ -51,8 +53,13 @@ export class CallsService {
     return call;
   }
 
-  /** Forgets calls that began before a moment. */
+  /** Forgets calls that began before a moment, and what was recorded of them. */
   async forgetBefore(ms: number): Promise<void> {
+    const recorded = await this.calls.find({
+      where: { startedAt: LessThan(ms), recordingId: Not(IsNull()) },
+      select: { id: true, recordingId: true },
+    });
+    for (const { recordingId } of recorded) if (recordingId) await this.audio.remove(recordingId);
     await this.calls.createQueryBuilder().delete().where('startedAt < :ms AND endedAt IS NOT NULL', { ms }).execute();
   }
 

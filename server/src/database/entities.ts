@@ -10,8 +10,10 @@ import { HoursEntity } from '../hours/hours.entity';
 import { LineEntity } from '../lines/line.entity';
 import { PresenceEntity } from '../live/presence.entity';
 import { MessageEntity } from '../messages/message.entity';
+import { OutboxItemEntity } from '../outbox/outboxItem.entity';
 import { PersonEntity } from '../people/person.entity';
 import { QueueEntity } from '../queues/queue.entity';
+import { SettingsEntity } from '../settings/settings.entity';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
 import { VersionEntity } from '../versions/version.entity';
 
@@ -31,5 +33,7 @@ export const entities = [
   MessageEntity,
   CallEntity,
   PresenceEntity,
+  OutboxItemEntity,
+  SettingsEntity,
   SpokenSentenceEntity,
 ];

@@ -1,14 +1,12 @@
-import { Module, type DynamicModule } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { BoxesModule } from '../boxes/boxes.module';
 import { CallLogModule } from '../callLog/callLog.module';
-import type { Config } from '../config';
 import { GroupsModule } from '../groups/groups.module';
 import { LinesModule } from '../lines/lines.module';
 import { MessagesModule } from '../messages/messages.module';
 import { SpeechModule } from '../speech/speech.module';
 import { TrialsModule } from '../trials/trials.module';
-import { dataFolder } from './dataFolder';
 import { HeardService } from './heard.service';
 import { LiveController } from './live.controller';
 import { LiveGateway } from './liveGateway';
@@ -17,30 +15,18 @@ import { LiveScripts } from './liveScripts.service';
 import { PresenceEntity } from './presence.entity';
 import { PresencesService } from './presences.service';
 
-@Module({})
-export class LiveModule {
-  static for({ dataDir }: Config): DynamicModule {
-    return {
-      module: LiveModule,
-      imports: [
-        TypeOrmModule.forFeature([PresenceEntity]),
-        BoxesModule,
-        CallLogModule,
-        GroupsModule,
-        LinesModule,
-        MessagesModule,
-        SpeechModule,
-        TrialsModule,
-      ],
-      controllers: [LiveController],
-      providers: [
-        { provide: dataFolder, useValue: dataDir },
-        LiveLine,
-        LiveGateway,
-        LiveScripts,
-        HeardService,
-        PresencesService,
-      ],
-    };
-  }
-}
+@Module({
+  imports: [
+    TypeOrmModule.forFeature([PresenceEntity]),
+    BoxesModule,
+    CallLogModule,
+    GroupsModule,
+    LinesModule,
+    MessagesModule,
+    SpeechModule,
+    TrialsModule,
+  ],
+  controllers: [LiveController],
+  providers: [LiveLine, LiveGateway, LiveScripts, HeardService, PresencesService],
+})
+export class LiveModule {}

@@ -1,3 +1,4 @@
+import { boxId, personId, type BoxId, type PersonId } from '@locutor/core/directory';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { IsIn, IsJSON, IsOptional, MaxLength } from 'class-validator';
 import { PatternField, YesNoField } from '../problems/fields';
@@ -25,4 +26,12 @@ export class LeaveMessageDto {
 export class MarkMessageDto {
   @YesNoField({ name: 'Heard' })
   heard: boolean;
+}
+
+export class ForwardMessageDto {
+  @PatternField({ pattern: boxId.pattern, says: 'That is not the id of a box.', optional: true })
+  boxId?: BoxId;
+
+  @PatternField({ pattern: personId.pattern, says: 'That is not the id of a person.', optional: true })
+  personId?: PersonId;
 }

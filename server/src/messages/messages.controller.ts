@@ -7,6 +7,7 @@ import {
   Param,
   Patch,
   Post,
+  Query,
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
@@ -14,7 +15,7 @@ import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiConsumes, ApiTags } from '@nestjs/swagger';
 import type { BoxId } from '@locutor/core/directory';
 import { invalid } from '../problems/problem';
-import { LeaveMessageDto, MarkMessageDto } from './message.dto';
+import { ForwardMessageDto, LeaveMessageDto, MarkMessageDto } from './message.dto';
 import type { MessageEntity, MessageId } from './message.entity';
 import { MessagesService } from './messages.service';
 
@@ -27,8 +28,8 @@ export class MessagesController {
   constructor(private readonly messages: MessagesService) {}
 
   @Get('messages')
-  list(): Promise<MessageEntity[]> {
-    return this.messages.list();
+  list(@Query('deleted') deleted: string | undefined): Promise<MessageEntity[]> {
+    return this.messages.list(deleted === 'true');
   }
 
   /** Leaves a message in a box; the part `audio` is a WAV file, 16-bit PCM or G.711 mu-law. */
@@ -47,6 +48,15 @@ export class MessagesController {
   @Patch('messages/:id')
   mark(@Param('id') id: MessageId, @Body() { heard }: MarkMessageDto): Promise<MessageEntity> {
     return this.messages.mark(id, heard);
+  }
+
+  /** Puts a copy in another box, or sends it to somebody by e-mail. */
+  @Post('messages/:id/forward')
+  @HttpCode(200)
+  forward(@Param('id') id: MessageId, @Body() { boxId, personId }: ForwardMessageDto): Promise<MessageEntity> {
+    if (boxId) return this.messages.forwardToBox(id, boxId);
+    if (personId) return this.messages.forwardToPerson(id, personId);
+    throw invalid([{ at: 'boxId', says: 'Choose a box or somebody to whom the message goes.' }]);
   }
 
   @Delete('messages/:id')

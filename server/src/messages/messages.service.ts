@@ -1,12 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { lengthMs, phoneRateHz, readWav, resample, writeMuLawWav, type Pcm } from '@locutor/core/audio';
-import type { BoxId, Tell } from '@locutor/core/directory';
+import type { BoxId, PersonId, Tell } from '@locutor/core/directory';
 import { tellSchema } from '@locutor/core/line';
 import { idKind } from '@locutor/core/id';
-import { IsNull, Repository } from 'typeorm';
+import { IsNull, Not, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
 import { BoxesService } from '../boxes/boxes.service';
+import { OutboxService } from '../outbox/outbox.service';
 import { invalid, notFound } from '../problems/problem';
 import { newId } from '../rows/newId';
 import type { LeaveMessageDto } from './message.dto';
@@ -33,11 +34,40 @@ export class MessagesService {
     @InjectRepository(MessageEntity) private readonly messages: Repository<MessageEntity>,
     private readonly boxes: BoxesService,
     private readonly audio: AudioStore,
+    private readonly outbox: OutboxService,
   ) {}
 
-  /** Newest first. */
-  list(): Promise<MessageEntity[]> {
-    return this.messages.find({ where: { deletedAt: IsNull() }, order: { leftAt: 'DESC' }, take: 500 });
+  /** Newest first; those that were deleted where they are asked for. */
+  list(deleted = false): Promise<MessageEntity[]> {
+    const deletedAt = deleted ? Not(IsNull()) : IsNull();
+    return this.messages.find({ where: { deletedAt }, order: { leftAt: 'DESC' }, take: 500 });
+  }
+
+  /** Puts a copy in another box, whose people are told of it. */
+  async forwardToBox(id: MessageId, boxId: BoxId): Promise<MessageEntity> {
+    const { callerNumber, leftAt, lengthMs: ms, audioId, trial } = await this.get(id);
+    const box = await this.boxes.get(boxId);
+    const copy = newId(messageId);
+    const row = { id: copy, boxId, callerNumber, leftAt, trial, lengthMs: ms, audioId, heard: false, deletedAt: null };
+    await this.messages.insert({ ...row, tell: box.tell });
+    return this.told(copy);
+  }
+
+  async forwardToPerson(id: MessageId, personId: PersonId): Promise<MessageEntity> {
+    const message = await this.get(id);
+    await this.outbox.forward(message, await this.boxName(message), personId);
+    return message;
+  }
+
+  /** Tells those who are to be told of a new message; of a trial nobody is. */
+  private async told(id: MessageId): Promise<MessageEntity> {
+    const message = await this.get(id);
+    if (!message.trial) await this.outbox.tell(message, await this.boxName(message));
+    return message;
+  }
+
+  private async boxName({ boxId }: MessageEntity): Promise<string> {
+    return (await this.boxes.list()).find(({ id }) => id === boxId)?.name ?? 'a deleted box';
   }
 
   async leave(boxId: BoxId, { callerNumber, trial, tell }: LeaveMessageDto, file: Uint8Array): Promise<MessageEntity> {
@@ -60,7 +90,7 @@ export class MessagesService {
       heard: false,
       deletedAt: null,
     });
-    return this.get(id);
+    return this.told(id);
   }
 
   /** Keeps a message that was spoken on the live line. */
@@ -69,7 +99,7 @@ export class MessagesService {
     const audioId = await this.audio.keep(writeMuLawWav(sound));
     const kept = { id, audioId, lengthMs: lengthMs(sound), heard: false, deletedAt: null, trial: false };
     await this.messages.insert({ ...kept, ...left, tell: [...left.tell] });
-    return this.get(id);
+    return this.told(id);
   }
 
   /** What is to be heard in a box by phone: what was not heard yet, oldest first; then the rest. */

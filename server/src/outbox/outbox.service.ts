@@ -1,0 +1,195 @@
+import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { showPhoneNumber, type PersonId, type Tell } from '@locutor/core/directory';
+import { idKind } from '@locutor/core/id';
+import { LessThanOrEqual, Repository } from 'typeorm';
+import { AudioStore } from '../audio/audioStore';
+import { dataFolder } from '../live/dataFolder';
+import { LinesService } from '../lines/lines.service';
+import type { MessageEntity } from '../messages/message.entity';
+import { PeopleService } from '../people/people.service';
+import { conflict, notFound } from '../problems/problem';
+import { newId } from '../rows/newId';
+import { SettingsService } from '../settings/settings.service';
+import { sendMail, writeMail } from './mail';
+import { OutboxItemEntity, type OutboxItemId } from './outboxItem.entity';
+
+const outId = idKind('out');
+/** How long after each attempt the next one is made, in minutes. */
+const retryMinutes = [1, 5, 30, 120] as const;
+const lookEveryMs = 20_000;
+const mostListed = 500;
+
+interface Note {
+  readonly person: { readonly name: string; readonly email: string; readonly mobile: string };
+  readonly by: Tell['by'];
+  readonly message: MessageEntity;
+  readonly boxName: string;
+  readonly timeZone: string;
+}
+
+/** E-mails and texts as they are sent. Without a mail server they stay here, to be looked at. */
+@Injectable()
+export class OutboxService implements OnApplicationBootstrap, BeforeApplicationShutdown {
+  private readonly folder: string;
+  private timer: ReturnType<typeof setInterval> | undefined;
+  private sending: Promise<void> = Promise.resolve();
+
+  constructor(
+    @Inject(dataFolder) folder: string,
+    @InjectRepository(OutboxItemEntity) private readonly items: Repository<OutboxItemEntity>,
+    private readonly settings: SettingsService,
+    private readonly people: PeopleService,
+    private readonly lines: LinesService,
+    private readonly audio: AudioStore,
+  ) {
+    this.folder = join(folder, 'outbox');
+  }
+
+  onApplicationBootstrap(): void {
+    this.timer = setInterval(() => void this.sendDue(), lookEveryMs);
+    this.timer.unref();
+  }
+
+  async beforeApplicationShutdown(): Promise<void> {
+    clearInterval(this.timer);
+    await this.sending;
+  }
+
+  /** Newest first. */
+  list(): Promise<OutboxItemEntity[]> {
+    return this.items.find({ order: { madeAt: 'DESC' }, take: mostListed });
+  }
+
+  /** The e-mail as it is sent, as a file. @throws Problem 404 when it is a text, or gone. */
+  async eml(id: OutboxItemId): Promise<Buffer> {
+    const item = await this.items.findOneBy({ id });
+    if (item?.kind !== 'email') throw notFound('That e-mail');
+    return readFile(this.pathOf(id));
+  }
+
+  /** Tells people of a message, each as the box or the step says; who cannot be told that way is passed over. */
+  async tell(message: MessageEntity, boxName: string, told: readonly Tell[] = message.tell): Promise<void> {
+    if (told.length === 0) return;
+    const people = new Map((await this.people.list()).map((person) => [person.id, person]));
+    const [line] = await this.lines.list();
+    const timeZone = line?.timeZone ?? 'UTC';
+    for (const { personId, by } of told) {
+      const person = people.get(personId);
+      const address = by === 'text' ? person?.mobile : person?.email;
+      if (person && address) await this.add({ person, by, message, boxName, timeZone });
+    }
+    void this.sendDue();
+  }
+
+  /** Sends a message to one person by e-mail, with the audio. @throws Problem 409 when they have no address. */
+  async forward(message: MessageEntity, boxName: string, personId: PersonId): Promise<void> {
+    const person = await this.people.get(personId);
+    if (!person.email) throw conflict(`${person.name} has no e-mail address. Type one in the Directory.`);
+    await this.tell(message, boxName, [{ personId, by: 'emailWithAudio' }]);
+  }
+
+  /** Tries again at once what failed or waits. */
+  async tryAgain(id: OutboxItemId): Promise<OutboxItemEntity> {
+    const item = await this.items.findOneBy({ id });
+    if (!item) throw notFound('That e-mail');
+    if (item.kind === 'text') throw conflict('Texts stay in the Outbox: there is nobody to hand them to.');
+    if (!(await this.settings.get()).mailHost) throw conflict('No mail server is set up. Set it up in Settings first.');
+    await this.items.update({ id }, { state: 'waiting', nextTryAt: Date.now(), attempts: 0 });
+    await this.sendDue();
+    return this.items.findOneByOrFail({ id });
+  }
+
+  /** Sends what is due, one after the other; what fails waits for its next attempt. */
+  sendDue(): Promise<void> {
+    this.sending = this.sending.then(async () => {
+      const due = await this.items.findBy({ state: 'waiting', nextTryAt: LessThanOrEqual(Date.now()) });
+      for (const item of due) await this.send(item);
+    });
+    this.sending = this.sending.catch((error: unknown) => console.error('The Outbox could not be read:', error));
+    return this.sending;
+  }
+
+  private async add(note: Note): Promise<void> {
+    const { person, by, message } = note;
+    const { mailHost, mailFrom } = await this.settings.get();
+    const id = newId(outId);
+    const isMail = by !== 'text';
+    const words = wordsOf(note);
+    const hasAudio = by === 'emailWithAudio';
+    if (isMail) {
+      const content = hasAudio ? await readFile(this.audio.pathOf(message.audioId)) : undefined;
+      const raw = await writeMail({
+        from: mailFrom,
+        to: { name: person.name, address: person.email },
+        ...words,
+        date: new Date(),
+        ...(content ? { audio: { name: 'message.wav', content } } : {}),
+      });
+      await mkdir(this.folder, { recursive: true, mode: 0o700 });
+      await writeFile(this.pathOf(id), raw, { mode: 0o600 });
+    }
+    const isWaiting = isMail && mailHost !== '';
+    await this.items.insert({
+      id,
+      kind: isMail ? 'email' : 'text',
+      to: isMail ? person.email : person.mobile,
+      toName: person.name,
+      subject: isMail ? words.subject : '',
+      text: isMail ? words.text : words.subject,
+      messageId: message.id,
+      hasAudio,
+      madeAt: Date.now(),
+      state: isWaiting ? 'waiting' : 'kept',
+      attempts: 0,
+      problem: '',
+      nextTryAt: isWaiting ? Date.now() : null,
+      sentAt: null,
+    });
+  }
+
+  private async send(item: OutboxItemEntity): Promise<void> {
+    const { id, attempts } = item;
+    const { mailHost, mailPort, mailSecure, mailUser, mailFrom } = await this.settings.get();
+    const password = await this.settings.mailPassword();
+    const server = { host: mailHost, port: mailPort, secure: mailSecure, user: mailUser, password };
+    try {
+      await sendMail(server, { from: mailFrom, to: item.to }, await readFile(this.pathOf(id)));
+      await this.items.update(
+        { id },
+        { state: 'sent', sentAt: Date.now(), problem: '', nextTryAt: null, attempts: attempts + 1 },
+      );
+    } catch (error) {
+      const problem = error instanceof Error ? error.message : String(error);
+      const minutes = retryMinutes[attempts];
+      const nextTryAt = minutes === undefined ? null : Date.now() + minutes * 60_000;
+      const state = nextTryAt === null ? 'failed' : 'waiting';
+      await this.items.update({ id }, { state, problem: problem.slice(0, 500), nextTryAt, attempts: attempts + 1 });
+    }
+  }
+
+  /** Forgets what was made before a moment. */
+  async forgetBefore(ms: number): Promise<void> {
+    for (const { id } of await this.items.findBy({ madeAt: LessThanOrEqual(ms) })) {
+      await rm(this.pathOf(id), { force: true });
+      await this.items.delete({ id });
+    }
+  }
+
+  private pathOf(id: OutboxItemId): string {
+    return join(this.folder, `${id.replace(':', '-')}.eml`);
+  }
+}
+
+function wordsOf({ message, boxName, timeZone }: Note): { subject: string; text: string } {
+  const { callerNumber, leftAt, lengthMs } = message;
+  const caller = callerNumber.startsWith('+') ? showPhoneNumber(callerNumber) : 'a caller who hides their number';
+  const when = new Intl.DateTimeFormat('en', { timeZone, dateStyle: 'full', timeStyle: 'short' }).format(leftAt);
+  const seconds = Math.round(lengthMs / 1000);
+  return {
+    subject: `New message in ${boxName} from ${caller}`,
+    text: `${caller} left a message of ${seconds} s in the box ${boxName} on ${when}.\n\nHear it in Messages, or dial the box on your desk phone.\n`,
+  };
+}

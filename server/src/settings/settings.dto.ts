@@ -1,0 +1,34 @@
+import { emailPattern, longestEmail } from '@locutor/core/directory';
+import { OrEmpty, PatternField, RevisionField, TextField, WholeField, YesNoField } from '../problems/fields';
+
+export class ChangeSettingsDto {
+  @RevisionField()
+  revision: number;
+
+  @OrEmpty()
+  @PatternField({
+    pattern: /^[A-Za-z0-9]([A-Za-z0-9.-]{0,251}[A-Za-z0-9])?$/,
+    says: 'A mail server is named like mail.example.org.',
+    most: 253,
+    optional: true,
+  })
+  mailHost?: string;
+
+  @WholeField({ name: 'The port of the mail server', least: 1, most: 65_535, optional: true })
+  mailPort?: number;
+
+  @YesNoField({ name: 'Encrypted from the beginning', optional: true })
+  mailSecure?: boolean;
+
+  @TextField({ name: 'The name at the mail server', least: 0, most: 200, optional: true })
+  mailUser?: string;
+
+  @TextField({ name: 'The password at the mail server', least: 0, most: 200, optional: true })
+  mailPassword?: string;
+
+  @PatternField({ pattern: emailPattern, says: 'That is not an e-mail address.', most: longestEmail, optional: true })
+  mailFrom?: string;
+
+  @WholeField({ name: 'How many days calls are kept', least: 1, most: 3650, optional: true })
+  keepCallsDays?: number;
+}

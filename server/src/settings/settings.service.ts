@@ -1,0 +1,43 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
+import { changeRevision } from '../rows/changeRevision';
+import { definedOf } from '../rows/definedOf';
+import type { ChangeSettingsDto } from './settings.dto';
+import { SettingsEntity } from './settings.entity';
+
+const id = 'business';
+const usual = {
+  id,
+  mailHost: '',
+  mailPort: 587,
+  mailSecure: false,
+  mailUser: '',
+  mailPassword: '',
+  mailFrom: 'voicemail@locutor.example',
+  keepCallsDays: 365,
+  revision: 1,
+} as const;
+
+@Injectable()
+export class SettingsService {
+  constructor(@InjectRepository(SettingsEntity) private readonly settings: Repository<SettingsEntity>) {}
+
+  async get(): Promise<SettingsEntity> {
+    const kept = await this.settings.findOneBy({ id });
+    if (kept) return kept;
+    await this.settings.insert({ ...usual });
+    return this.settings.findOneByOrFail({ id });
+  }
+
+  async change({ revision, ...changes }: ChangeSettingsDto): Promise<SettingsEntity> {
+    await this.get();
+    const sent = definedOf(changes) as Partial<SettingsEntity>;
+    return changeRevision<SettingsEntity>(this.settings, { id }, revision, sent, 'The settings');
+  }
+
+  async mailPassword(): Promise<string> {
+    const kept = await this.settings.findOne({ where: { id }, select: { id: true, mailPassword: true } });
+    return kept?.mailPassword ?? '';
+  }
+}
