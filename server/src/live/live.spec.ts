@@ -170,6 +170,35 @@ describe('a call on the live line', () => {
   });
 });
 
+describe('groups on the live line', () => {
+  const members = () => [noor, priya].map((personId) => ({ personId, tier: 1 }));
+
+  it('are reached by their direct number, past the attendant', async () => {
+    await server.ask('post', '/api/groups', { name: 'Parts', members: members(), directNumber: '+1 207 555 0146' });
+    await putOnAir(await message());
+    const noors = await desk(noor);
+    const caller = await handset();
+    caller.say({ type: 'dial', number: '+1 207 555 0146', callerNumber });
+    await shows(noors, ({ doing }) => doing.type === 'rung');
+    noors.say({ type: 'answer' });
+    await caller.hears(isIn('connected'));
+  });
+
+  it('are spoken to by all their phones at once, one way', async () => {
+    await server.ask('post', '/api/groups', { name: 'Yard', members: members(), speakerCode: '*50' });
+    await putOnAir(await message());
+    const { body: ada } = await server.ask('post', '/api/people', { name: 'Ada', extension: '240' });
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    const [adas, noors, priyas] = [await desk(ada.id), await desk(noor), await desk(priya)];
+    adas.say({ type: 'dial', digits: '*50' });
+    await shows(noors, ({ hears }) => hears === ada.id);
+    adas.say(frame);
+    noors.say(frame);
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    expect([adas, noors, priyas].map(({ voice }) => voice.length)).toEqual([0, 1, 1]);
+  });
+});
+
 describe('the door of the live line', () => {
   it('lets nobody in from another page, nor to the phone of nobody', async () => {
     await putOnAir(await message());

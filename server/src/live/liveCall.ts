@@ -59,6 +59,8 @@ export class LiveCallRun {
   private callTake: Take | null = null;
   private messageFor: { boxId: BoxId; tell: readonly Tell[] } | null = null;
   private loggedMs = 0;
+  /** When each sentence of the transcript began to be heard; Infinity where it was cut before. */
+  private readonly heardAt = new Map<number, number>();
 
   constructor(
     readonly row: CallEntity,
@@ -85,13 +87,14 @@ export class LiveCallRun {
     }
     switch (effect.type) {
       case 'play':
-        return this.play(effect.playId, effect.items, first);
+        return this.play(effect.playId, effect.items, first, atMs);
       case 'startTimer':
         return this.later(`t${effect.timerId}`, effect.afterMs, { type: 'timePassed', timerId: effect.timerId });
       case 'stopTimer':
         return this.cancel(`t${effect.timerId}`);
       case 'stopPlaying':
         this.cancel(`p${effect.playId}`);
+        for (const [index, ms] of this.heardAt) if (ms > atMs) this.heardAt.set(index, Infinity);
         if (this.playing?.playId === effect.playId) this.playing = null;
         return this.ear?.send({ type: 'stop', playId: effect.playId });
       case 'ring':
@@ -155,14 +158,17 @@ export class LiveCallRun {
     ear.send({ type: 'play', playId, items, first, fromMs: Math.round(performance.now() - beganMs) });
   }
 
-  private play(playId: number, items: readonly PlayItem[], first: number): void {
+  private play(playId: number, items: readonly PlayItem[], first: number, atMs: number): void {
     this.stopRingback();
     const name = `p${playId}`;
+    const askedMs = performance.now();
     const begin = (heard: readonly HeardItem[]): void => {
+      this.noteHeard(heard, first, atMs + Math.round(performance.now() - askedMs));
       this.playing = { playId, first, items: heard, beganMs: performance.now() };
       this.ear?.send({ type: 'play', playId, items: heard, first, fromMs: 0 });
       this.later(name, heardMs(heard), { type: 'playEnded', playId });
     };
+    this.noteHeard([], first, Infinity);
     const heard = this.doors.ready(items);
     if (!(heard instanceof Promise)) return begin(heard);
     // Until it is spoken a timer stands for it, so that stopping it meanwhile is known.
@@ -170,6 +176,27 @@ export class LiveCallRun {
     this.timers.set(name, waiting);
     void heard.then((spoken) => {
       if (this.timers.get(name) === waiting) begin(spoken);
+    });
+  }
+
+  /** Sentences are heard one after the other, not all when the line begins to say them. */
+  private noteHeard(items: readonly HeardItem[], first: number, atMs: number): void {
+    if (atMs === Infinity) {
+      for (let index = first; index < this.transcript.length; index += 1) this.heardAt.set(index, Infinity);
+    }
+    let [index, ms] = [first, atMs];
+    for (const item of items) {
+      if (item.type === 'sentence') this.heardAt.set(index++, ms);
+      ms += heardMs([item]);
+    }
+  }
+
+  /** The transcript as the log keeps it: what was heard, each sentence when it was. */
+  private heardTranscript(): TranscriptEntry[] {
+    return this.transcript.flatMap((entry, index): TranscriptEntry[] => {
+      if (entry.type !== 'said') return [entry];
+      const atMs = this.heardAt.get(index) ?? entry.atMs;
+      return atMs === Infinity ? [] : [{ ...entry, atMs }];
     });
   }
 
@@ -225,7 +252,7 @@ export class LiveCallRun {
     const nowMs = performance.now();
     if (!isOver && this.loggedMs > 0 && nowMs - this.loggedMs < logEveryMs) return;
     this.loggedMs = nowMs;
-    this.row.transcript = this.transcript;
+    this.row.transcript = this.heardTranscript();
     if (isOver) {
       this.row.endedAt = this.transcript.at(-1)?.atMs ?? this.row.startedAt;
       this.row.outcome = outcomeOf(this.transcript);

@@ -1,5 +1,6 @@
-import type { CallScript } from '@locutor/core/call';
-import type { Box, BoxId, CallerList, Contact, Group, Person, Queue } from '@locutor/core/directory';
+import type { CallScript, Outcome, TranscriptEntry } from '@locutor/core/call';
+import type { CallId } from '@locutor/core/exchange';
+import type { Box, BoxId, CallerList, Contact, Group, Person, PersonId, Queue } from '@locutor/core/directory';
 import type { Hours } from '@locutor/core/hours';
 import type { Attendant, Greeting, Line, LineId, Names, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
@@ -48,6 +49,52 @@ export interface Message {
   readonly heard: boolean;
 }
 
+export interface OutboxItem {
+  readonly id: string;
+  readonly kind: 'email' | 'text';
+  readonly to: string;
+  readonly toName: string;
+  readonly subject: string;
+  readonly text: string;
+  readonly hasAudio: boolean;
+  readonly madeAt: number;
+  readonly state: 'kept' | 'waiting' | 'sent' | 'failed';
+  readonly problem: string;
+  readonly nextTryAt: number | null;
+}
+
+export interface LoggedCall {
+  readonly id: CallId;
+  readonly lineId: LineId;
+  readonly versionId: string | null;
+  readonly callerNumber: string;
+  readonly staffCaller: PersonId | null;
+  readonly startedAt: number;
+  readonly endedAt: number | null;
+  readonly pretended: boolean;
+  readonly outcome: Outcome | null;
+  readonly answeredBy: string | null;
+  readonly messageId: string | null;
+  readonly recordingId: string | null;
+  readonly recordingMs: number;
+}
+
+export interface WholeCall extends LoggedCall {
+  readonly transcript: readonly TranscriptEntry[];
+}
+
+/** Which calls are wanted, as the address asks for them. */
+export type CallsWanted = Readonly<Record<string, string>>;
+
+export interface Settings extends Revised {
+  readonly mailHost: string;
+  readonly mailPort: number;
+  readonly mailSecure: boolean;
+  readonly mailUser: string;
+  readonly mailFrom: string;
+  readonly keepCallsDays: number;
+}
+
 export interface SpokenSentence {
   readonly text: string;
   readonly audioId: string;
@@ -67,6 +114,17 @@ export function useServerScripts(): CallScript['lines'] {
   return useSWR<CallScript>(first ? `/api/lines/${first.id}/script?of=onAir` : null, api).data?.lines ?? none;
 }
 export const useVersions = (lineId: LineId) => useSWR<readonly Version[]>(`/api/lines/${lineId}/versions`, api);
+export const useDeletedMessages = (wanted: boolean) =>
+  useSWR<readonly Message[]>(wanted ? '/api/messages?deleted=true' : null, api);
+export const useOutbox = () => useSWR<readonly OutboxItem[]>('/api/outbox', api, { refreshInterval: 5000 });
+export const useSettings = () => useSWR<Settings>('/api/settings', api);
+export const useCall = (id: string) => useSWR<WholeCall>(`/api/calls/${id}`, api);
+export const useCalls = (wanted: CallsWanted) =>
+  useSWR<{ readonly calls: readonly LoggedCall[]; readonly inAll: number }>(
+    `/api/calls?${new URLSearchParams(wanted).toString()}`,
+    api,
+    { refreshInterval: 5000, keepPreviousData: true },
+  );
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api, { refreshInterval: 5000 });
 
 export function useOnAir({ id, onAirVersionId }: KeptLine): WholeVersion | undefined {

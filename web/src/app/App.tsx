@@ -16,6 +16,8 @@ const Starters = lazy(() => import('../screens/starters/Starters'));
 const Lines = lazy(() => import('../screens/lines/Lines'));
 const TimeMap = lazy(() => import('../screens/timeMap/TimeMap'));
 const Messages = lazy(() => import('../screens/messages/Messages'));
+const Traffic = lazy(() => import('../screens/traffic/Traffic'));
+const Settings = lazy(() => import('../screens/settings/Settings'));
 const OnAir = lazy(() => import('../screens/onAir/OnAir'));
 const HandsetPage = lazy(() => import('../live/HandsetPage'));
 const DeskPage = lazy(() => import('../live/DeskPage'));
@@ -51,7 +53,9 @@ export function App() {
               <Route path="greetings/:greetingId?" element={<Greetings />} />
               <Route path="directory" element={<Navigate to="/directory/people" replace />} />
               <Route path="directory/:list/:rowId?" element={<Directory />} />
-              <Route path="messages" element={<Messages />} />
+              <Route path="messages/:part?" element={<Messages />} />
+              <Route path="traffic/:callId?" element={<Traffic />} />
+              <Route path="settings" element={<Settings />} />
               <Route path="on-air" element={<OnAir />} />
               <Route path="*" element={<Navigate to="/today" replace />} />
             </Route>

@@ -1,5 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { AudioLines, ChartGantt, BookUser, CalendarClock, MessageSquareText, ScrollText, Sun } from 'lucide-react';
+import {
+  AudioLines,
+  ChartGantt,
+  BookUser,
+  CalendarClock,
+  MessageSquareText,
+  PhoneCall,
+  ScrollText,
+  Settings as SettingsIcon,
+  Sun,
+} from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useMessages } from '../api/resources';
 
@@ -12,6 +22,8 @@ export const screens = [
   { to: '/greetings', name: 'Greetings', icon: AudioLines, letter: 'g' },
   { to: '/directory', name: 'Directory', icon: BookUser, letter: 'd' },
   { to: '/messages', name: 'Messages', icon: MessageSquareText, letter: 'm' },
+  { to: '/traffic', name: 'Traffic', icon: PhoneCall, letter: 'r' },
+  { to: '/settings', name: 'Settings', icon: SettingsIcon, letter: 'e' },
 ] as const;
 
 export function Navigation() {

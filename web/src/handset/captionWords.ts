@@ -5,13 +5,27 @@ import { sheetOfSlot, type Names } from '@locutor/core/line';
 import type { Source } from '@locutor/core/speech';
 import { showLength } from '../parts/time';
 
+/** What the caller does, told to them on the handset, or about them in the call log. */
+const callerWords = {
+  you: { press: 'You press', say: 'You say', hungUp: 'You hung up', recording: 'Recording your message' },
+  log: {
+    press: 'The caller presses',
+    say: 'The caller says',
+    hungUp: 'The caller hung up',
+    recording: 'A message is recorded',
+  },
+} as const;
+
 /** What happened besides what was said, in words; null for what needs none. */
-export function captionOf(entry: TranscriptEntry, names: Names): string | null {
+export function captionOf(entry: TranscriptEntry, names: Names, to: keyof typeof callerWords = 'you'): string | null {
+  const caller = callerWords[to];
   switch (entry.type) {
     case 'key':
-      if (entry.use === 'ignored') return `You press ${entry.key}; keys do nothing here`;
-      if (entry.use === 'digit') return `You press ${entry.key} …`;
-      return entry.use === 'wrong' ? `You press ${entry.key}, which has no use here` : `You press ${entry.key}`;
+      if (entry.use === 'ignored') return `${caller.press} ${entry.key}; keys do nothing here`;
+      if (entry.use === 'digit') return `${caller.press} ${entry.key} …`;
+      return entry.use === 'wrong'
+        ? `${caller.press} ${entry.key}, which has no use here`
+        : `${caller.press} ${entry.key}`;
     case 'silence':
       return 'No key was pressed';
     case 'ringing':
@@ -25,7 +39,9 @@ export function captionOf(entry: TranscriptEntry, names: Names): string | null {
     case 'handedOver':
       return `Handed over to ${targetName(entry.target, names)}`;
     case 'spoke':
-      return entry.understood ? `You say “${entry.words}”` : `You say “${entry.words}”, which is not understood`;
+      return entry.understood
+        ? `${caller.say} “${entry.words}”`
+        : `${caller.say} “${entry.words}”, which is not understood`;
     case 'dialledExtension':
       return entry.to
         ? `Extension ${entry.digits} is ${names[entry.to] ?? 'somebody deleted'}`
@@ -39,13 +55,13 @@ export function captionOf(entry: TranscriptEntry, names: Names): string | null {
     case 'blocked':
       return `This number is in ${names[entry.callerListId] ?? 'a blocked list'}`;
     case 'recording':
-      return 'Beep. Recording your message';
+      return `Beep. ${caller.recording}`;
     case 'message':
       return entry.kept
         ? `Message of ${showLength(entry.lengthMs)} left in ${names[entry.boxId] ?? 'a box'}`
         : 'Too short to be a message; not kept';
     case 'ended':
-      return endWords[entry.reason];
+      return entry.reason === 'callerHungUp' ? caller.hungUp : endWords[entry.reason];
     case 'calledDirectly':
       return `Called ${directName(entry.to, names)} directly`;
     case 'ringingGroup':
@@ -114,8 +130,7 @@ function phoneName(phone: RungPhone, names: Names): string {
   return phone.type === 'person' && phone.number ? `${name} on ${showPhoneNumber(phone.number)}` : name;
 }
 
-const endWords: Readonly<Record<EndReason, string>> = {
-  callerHungUp: 'You hung up',
+const endWords: Readonly<Record<Exclude<EndReason, 'callerHungUp'>, string>> = {
   staffHungUp: 'The other side hung up',
   hungUp: 'The line hung up',
   messageTaken: 'Message taken; the line hung up',

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
 import type { BoardCall, BoardSays } from '@locutor/core/exchange';
 import type { Names } from '@locutor/core/line';
+import { Link } from 'react-router';
 import { targetName } from '../handset/captionWords';
 import { showLength } from '../parts/time';
 import { useNow } from '../parts/useNow';
@@ -52,7 +53,9 @@ export function Switchboard({ names: known }: { readonly names: Names }) {
               <Table.Cell fontFamily={call.staffCaller ? undefined : 'mono'} fontSize="13px">
                 {callerName(call, names)}
               </Table.Cell>
-              <Table.Cell>{placeWords(call, names)}</Table.Cell>
+              <Table.Cell>
+                <Place call={call} names={names} />
+              </Table.Cell>
               <Table.Cell>
                 {doingWords(call, names)} <OutsideActs call={call} say={say} />
               </Table.Cell>
@@ -105,10 +108,19 @@ function OutsideActs({ call, say }: { readonly call: BoardCall; readonly say: (m
   return call.outside ? act('hangUp', 'They hang up') : null;
 }
 
-function placeWords({ cameBy, queueId }: BoardCall, names: Names): string {
-  if (queueId) return names[queueId] ?? 'a queue';
-  if (!cameBy) return '';
-  return `${names[cameBy.sheetId] ?? 'a deleted menu'}${cameBy.key ? `, key ${cameBy.key}` : ''}`;
+/** The line of the script that a call is at, and the way there. */
+function Place({ call: { cameBy, queueId }, names }: { readonly call: BoardCall; readonly names: Names }) {
+  if (queueId) return <Link to={`/directory/queues/${queueId}`}>{names[queueId] ?? 'a queue'}</Link>;
+  if (!cameBy) return null;
+  const key = cameBy.key ? `?key=${encodeURIComponent(cameBy.key)}` : '';
+  return (
+    <Text asChild textDecoration="underline" textDecorationColor="hairline">
+      <Link to={`/script/${cameBy.sheetId}${key}`}>
+        {names[cameBy.sheetId] ?? 'a deleted menu'}
+        {cameBy.key ? `, key ${cameBy.key}` : ''}
+      </Link>
+    </Text>
+  );
 }
 
 function doingWords(call: BoardCall, names: Names): string {

@@ -1,0 +1,158 @@
+import { Box, Button, Heading, Input, Text } from '@chakra-ui/react';
+import { longestEmail } from '@locutor/core/directory';
+import { useState, type ReactNode } from 'react';
+import { useSettings, type Settings as Kept } from '../../api/resources';
+import { api, wordsOf } from '../../api/client';
+import { InlineNumber } from '../../parts/InlineNumber';
+import { InlineSelect } from '../../parts/InlineSelect';
+import { tellDone } from '../../parts/notices';
+import { ScreenHead } from '../../parts/ScreenHead';
+
+/** How e-mail leaves, and how long calls are kept. */
+export default function Settings() {
+  const { data } = useSettings();
+  return (
+    <Box pb="8">
+      <ScreenHead title="Settings" />
+      <Box px="6" maxW="640px">
+        {data && <Form key={data.revision} kept={data} />}
+      </Box>
+    </Box>
+  );
+}
+
+function Form({ kept }: { readonly kept: Kept }) {
+  const { mutate } = useSettings();
+  const [row, setRow] = useState({ ...kept, mailPassword: '' });
+  const [problem, setProblem] = useState<string | null>(null);
+  const set = (changes: Partial<typeof row>): void => setRow({ ...row, ...changes });
+  const save = async (): Promise<void> => {
+    const { mailPassword, ...others } = row;
+    try {
+      const body = { ...others, id: undefined, ...(mailPassword ? { mailPassword } : {}) };
+      await mutate(await api<Kept>('/api/settings', { method: 'PATCH', body }), { revalidate: false });
+      setProblem(null);
+      tellDone('The settings were saved.');
+    } catch (error) {
+      setProblem(wordsOf(error));
+    }
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <Section title="Mail server">
+        <Text color="quiet" mb="2">
+          Without one, e-mails stay in the Outbox, where each can be looked at and saved.
+        </Text>
+        <Field
+          label="Server"
+          value={row.mailHost}
+          placeholder="mail.example.org"
+          onChange={(mailHost) => set({ mailHost })}
+        />
+        <Box my="2">
+          Port{' '}
+          <InlineNumber
+            label="Port of the mail server"
+            value={row.mailPort}
+            least={1}
+            most={65_535}
+            onChange={(mailPort) => set({ mailPort })}
+          />
+          ,{' '}
+          <InlineSelect
+            label="Encryption"
+            value={row.mailSecure ? 'secure' : 'start'}
+            choices={[
+              { value: 'secure', label: 'encrypted from the beginning' },
+              { value: 'start', label: 'encrypted once the server offers it' },
+            ]}
+            onChange={(value) => set({ mailSecure: value === 'secure' })}
+          />
+        </Box>
+        <Field
+          label="Your name there"
+          value={row.mailUser}
+          placeholder="none needed"
+          onChange={(mailUser) => set({ mailUser })}
+        />
+        <Field
+          label="Password"
+          type="password"
+          value={row.mailPassword}
+          placeholder="as it was"
+          onChange={(mailPassword) => set({ mailPassword })}
+        />
+        <Field label="E-mails come from" value={row.mailFrom} onChange={(mailFrom) => set({ mailFrom })} />
+      </Section>
+      <Section title="Call log">
+        <Text>
+          Keep calls, what was recorded of them, and the Outbox for{' '}
+          <InlineNumber
+            label="Days that calls are kept"
+            value={row.keepCallsDays}
+            least={1}
+            most={3650}
+            step={30}
+            onChange={(keepCallsDays) => set({ keepCallsDays })}
+          />{' '}
+          days.
+        </Text>
+      </Section>
+      {problem && (
+        <Text role="alert" mt="3" fontWeight="500">
+          {problem}
+        </Text>
+      )}
+      <Button type="submit" mt="4" colorPalette="petrol">
+        Save
+      </Button>
+    </form>
+  );
+}
+
+function Section({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <Box as="section" mt="4">
+      <Heading as="h2" fontSize="15px" fontWeight="600" mb="1">
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
+
+interface FieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly placeholder?: string;
+  readonly type?: string;
+  readonly onChange: (value: string) => void;
+}
+
+function Field({ label, value, placeholder, type = 'text', onChange }: FieldProps) {
+  return (
+    <Box asChild display="block" mt="2">
+      <label>
+        <Text as="span" fontSize="12px" color="quiet" display="block">
+          {label}
+        </Text>
+        <Input
+          size="sm"
+          bg="sheet"
+          maxW="340px"
+          type={type}
+          value={value}
+          placeholder={placeholder}
+          autoComplete="off"
+          maxLength={longestEmail}
+          onChange={(event) => onChange(event.currentTarget.value)}
+        />
+      </label>
+    </Box>
+  );
+}

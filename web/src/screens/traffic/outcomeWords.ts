@@ -1,0 +1,14 @@
+import type { Outcome } from '@locutor/core/call';
+
+/** What a call came to, as the call log tells it. */
+export const outcomeWords: Readonly<Record<Outcome, string>> = {
+  answered: 'Answered',
+  message: 'Left a message',
+  handedOver: 'Handed over',
+  gaveUpWaiting: 'Gave up waiting',
+  hungUp: 'Hung up',
+  lineEnded: 'Ended by the line',
+  boxHeard: 'Heard a box',
+  blocked: 'Blocked',
+  cut: 'Cut off',
+};
