@@ -42,11 +42,18 @@ async function call(page) {
   await page.waitForTimeout(5500);
 }
 
-await picture('today', '/today');
+await picture('directory-groups', '/directory/groups', {
+  before: async (page) => {
+    await page.getByRole('link', { name: /^Yard/ }).click();
+    await page.waitForTimeout(400);
+  },
+});
+await picture('directory-queues', '/directory/queues');
+await picture('outbox', '/messages/outbox');
+await picture('traffic', '/traffic');
 await picture('today-dark', '/today', { colorScheme: 'dark' });
 await picture('today-phone', '/today', { size: { width: 390, height: 800 } });
 await picture('script', '/script', { before: call });
-await picture('script-dark', '/script/sheet:repairs', { colorScheme: 'dark' });
 await picture('hours', '/hours');
 await picture('greetings', '/greetings', {
   before: async (page) => {
@@ -66,30 +73,8 @@ await picture('directory-people', '/directory/people', {
     await page.getByRole('button', { name: 'More about Cormac Adeyemi' }).click();
   },
 });
-await picture('directory-take-in', '/directory/take-in', {
-  before: async (page) => {
-    const rows = [
-      'Name\tExtension\tE-mail\tMobile',
-      'Noor Haldane\t212\tnoor.haldane@larkspurcove.example\t+1 207 555 0112',
-      'Pia Renner\t\tpia@larkspurcove.example\t207 555 0113',
-      'Pia Renner\t240',
-      '=HYPERLINK("x")\t241',
-      'Effie Brannigan\t213',
-      'Otto Lund\t204\tnowhere',
-    ];
-    await page.getByLabel('Rows from a spreadsheet, or contact cards').fill(rows.join('\n'));
-  },
-});
-await picture('directory-extensions', '/directory/extensions');
 await picture('directory-boxes', '/directory/boxes');
 await picture('messages', '/messages');
-await picture('script-sentence', '/script/sheet:welcome', {
-  before: async (page) => {
-    await page.getByLabel('What key 5, step 1 does').selectOption('ringOutside');
-    await page.getByRole('button', { name: 'More for key 5, step 1' }).click();
-    await page.getByRole('menuitem', { name: 'Duplicate' }).waitFor();
-  },
-});
 await picture('on-air', '/on-air', {
   before: async (page) => {
     await page.goto(`${url}/script`);
@@ -100,5 +85,59 @@ await picture('on-air', '/on-air', {
     await page.getByText('Welcome is changed.').waitFor();
   },
 });
+await pictureLiveLine();
 await browser.close();
 await stop();
+
+/** The line in the middle of a Monday morning: three callers, two of them waiting. */
+async function pictureLiveLine() {
+  const body = JSON.stringify({ reading: '2026-11-23T10:00' });
+  await fetch(`${url}/api/live/clock`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body });
+  const people = await (await fetch(`${url}/api/people`)).json();
+  const [queue] = await (await fetch(`${url}/api/queues`)).json();
+  const priya = people.find(({ name }) => name.startsWith('Priya')).id;
+  await fetch(`${url}/api/queues/${queue.id}`, {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ revision: queue.revision, members: [{ personId: priya, tier: 1 }] }),
+  });
+  const phone = { viewport: { width: 390, height: 800 }, locale: 'en-US', timezoneId: 'America/New_York' };
+  const context = await browser.newContext(phone);
+  const callers = [];
+  for (const number of ['+1 207 555 0152', '+1 207 555 0117', '+1 207 555 0131']) {
+    const page = await context.newPage();
+    await page.goto(`${url}/handset`);
+    await page.getByLabel('Calling from').fill(number);
+    await page.getByRole('button', { name: 'Call', exact: true }).click();
+    callers.push(page);
+    if (number.endsWith('31')) continue;
+    for (const [key, words] of [
+      ['2', 'Repairs and haul-out.'],
+      ['1', 'Launching runs'],
+      ['1', 'Everybody wants'],
+    ]) {
+      await page.waitForTimeout(1200);
+      await page.getByRole('button', { name: `Press ${key}`, exact: true }).click();
+      await page.getByText(words).first().waitFor();
+    }
+  }
+  const desk = await context.newPage();
+  await desk.goto(`${url}/desk/${priya}`);
+  await desk.getByRole('button', { name: 'Answer' }).waitFor();
+  const shot = (page, name) => page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
+  await shot(desk, 'desk-phone');
+  await desk.getByRole('button', { name: 'Answer' }).click();
+  await callers[0].waitForTimeout(1500);
+  await shot(callers[1], 'handset-phone');
+  await picture('today', '/today', {
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Desk phones' }).click();
+      await page.getByLabel('Whose desk phone').selectOption(priya);
+      await page.waitForTimeout(1500);
+    },
+  });
+  await desk.getByRole('button', { name: 'Hang up' }).click();
+  const { calls } = await (await fetch(`${url}/api/calls?search=%2B12075550152`)).json();
+  await context.close();
+  await picture('call-replay', `/traffic/${calls[0].id}`);
+}

@@ -10,20 +10,20 @@ type DemoGroup = Omit<Partial<Group>, 'members' | 'id'> & {
 export const groups = [
   {
     name: 'Front desk',
-    extension: '300',
+    extension: '250',
     order: 'allAtOnce',
     members: ['Noor Haldane', 'Effie Brannigan'],
     memberSeconds: 24,
   },
   {
     name: 'Moorings',
-    extension: '304',
+    extension: '254',
     order: 'takingTurns',
     members: ['Priya Castellanos', 'Wendell Achterberg'],
   },
   {
     name: 'Parts counter',
-    extension: '306',
+    extension: '256',
     directNumber: '+1 207 555 0146',
     order: 'inOrder',
     members: ['Juno Marchetti', 'Silas Pemberton-Roy'],
@@ -31,7 +31,7 @@ export const groups = [
   },
   {
     name: 'Yard',
-    extension: '303',
+    extension: '253',
     order: 'longestFree',
     members: ['Bram Lindqvist', 'Mateo O’Dowd', 'Ingrid Vasquez-Thorne', 'Cormac Adeyemi'],
     speakerCode: '*50',
@@ -51,7 +51,7 @@ export type GroupName = (typeof groups)[number]['name'];
 /** The rush in April and May: Moorings and Yard answer together. */
 export const launchLine = {
   name: 'Spring launch line',
-  extension: '305',
+  extension: '255',
   order: 'longestFree',
   members: [
     'Priya Castellanos',

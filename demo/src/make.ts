@@ -1,10 +1,13 @@
 import { joinPcm, phoneRateHz, readWav, writeWav } from '@locutor/core/audio';
+import { outcomeOf, type CallScript } from '@locutor/core/call';
 import type { Box, CallerList, Contact, Group, Person, Queue, Tell } from '@locutor/core/directory';
 import { periodId, weekdays, type Hours, type WeekSpan } from '@locutor/core/hours';
 import type { Attendant, Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
+import { CallLog } from '@locutor/server/callLog/callLog.service';
 import { asker, type Ask } from './api';
+import { answeredByOf, makeCalls } from './calls';
 import { bodyOf, boxCodes, groups, launchLine } from './groups';
 import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName, type StaffName } from './people';
 import { boatyardAttendant, shedAttendant, type Cast } from './script';
@@ -13,9 +16,41 @@ import { boatyardAttendant, shedAttendant, type Cast } from './script';
 export async function makeDemo(dataDir: string): Promise<void> {
   const { app, url } = await startServer({ dataDir, webDir: null, port: 0 });
   try {
-    await fill(asker(url), url);
+    const ask = asker(url);
+    await fill(ask, url);
+    await logCalls(ask, app.get(CallLog));
   } finally {
     await app.close();
+  }
+}
+
+const loggedDays = 120;
+
+/** The call log of the last months, as if the line had been on air all the while. */
+async function logCalls(ask: Ask, log: CallLog): Promise<void> {
+  for (const line of await ask<(Line & { onAirVersionId: string })[]>('GET', '/api/lines')) {
+    const script = await ask<CallScript>('GET', `/api/lines/${line.id}/script?of=onAir`);
+    const isMain = line.name === 'Larkspur Cove Boatyard';
+    const calls = makeCalls(script, Date.now(), loggedDays, isMain ? 'main' : 'shed', isMain ? 1 : 0.1);
+    for (const { id, callerNumber, startedAt, transcript } of calls) {
+      log.put({
+        id,
+        lineId: line.id,
+        versionId: line.onAirVersionId,
+        callerNumber,
+        staffCaller: null,
+        startedAt,
+        endedAt: transcript.at(-1)?.atMs ?? startedAt,
+        pretended: false,
+        outcome: outcomeOf(transcript),
+        answeredBy: answeredByOf(transcript),
+        transcript: [...transcript],
+        messageId: null,
+        recordingId: null,
+        recordingMs: 0,
+      });
+    }
+    await log.write();
   }
 }
 

@@ -59,7 +59,7 @@ test('three callers in three windows share one colleague, in turn; one leaves; t
 
   const [second, third] = [
     await callFrom(context, server.url, '+1 207 555 0117'),
-    await callFrom(context, server.url, '+1 207 555 0123'),
+    await callFrom(context, server.url, '+1 207 555 0152'),
   ];
   await toTheQueue(second);
   await toTheQueue(third);
@@ -77,13 +77,13 @@ test('three callers in three windows share one colleague, in turn; one leaves; t
   await expect(desk.getByText('1 waiting')).toBeVisible();
   await desk.getByRole('button', { name: 'Hang up' }).click();
   await expect(first.getByText(/^Call over after/)).toBeVisible();
-  await expect(desk.getByText('+1 207 555 0123').first()).toBeVisible();
+  await expect(desk.getByText('+1 207 555 0152').first()).toBeVisible();
   await desk.getByRole('button', { name: 'Answer' }).click();
   await expect(third.getByText('You are talking to Priya Castellanos.')).toBeVisible();
   await third.getByRole('button', { name: 'Hang up' }).click();
 
   await page.goto(`${server.url}/traffic`);
-  await page.getByLabel('Search calls').fill('207 555 0123');
+  await page.getByLabel('Search calls').fill('207 555 0152');
   await expect(page.getByRole('table', { name: 'Calls' }).getByRole('row')).toHaveCount(2);
   await expect(page.getByText('Answered by Priya Castellanos')).toBeVisible();
   await page.getByRole('link', { name: '10:0' }).first().click();
@@ -128,7 +128,7 @@ test('what was spoken is kept when the server is killed in the middle of a messa
 }) => {
   await openTheLine(request, server.url);
   const desk = await deskOf(context, server.url, 'Hana Zielinska');
-  const caller = await callFrom(context, server.url, '+1 207 555 0135');
+  const caller = await callFrom(context, server.url, '+1 207 555 0153');
   await caller.getByRole('button', { name: 'Speak', exact: true }).click();
   await press(caller, '5');
   await desk.getByRole('button', { name: 'Decline' }).click();
@@ -137,11 +137,11 @@ test('what was spoken is kept when the server is killed in the middle of a messa
   await server.stop('SIGKILL');
   await server.start();
   await page.goto(`${server.url}/messages`);
-  const left = page.getByRole('listitem', { name: 'Message from +1 207 555 0135' });
+  const left = page.getByRole('listitem', { name: 'Message from +1 207 555 0153' });
   await expect(left).toContainText('for Accounts');
   await expect(left).toContainText(/0:0[234]/);
   await page.goto(`${server.url}/traffic`);
-  await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0135' })).toContainText('Cut off');
+  await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0153' })).toContainText('Cut off');
 });
 
 test('a group is made, ordered and rung from a key; a wrong one is refused in words', async ({ page, server }) => {

@@ -104,7 +104,7 @@ test.describe('on a phone', () => {
     await page.getByRole('link', { name: 'Listen' }).click();
     const row = page.getByRole('listitem', { name: 'Message from Anonymous' });
     await row.getByRole('button', { name: 'Play' }).click();
-    await expect(row.getByRole('button', { name: 'Stop' })).toBeVisible();
+    await expect(row.getByRole('button', { name: 'Pause' })).toBeVisible();
     await expect(row.getByRole('button', { name: 'Heard', exact: true })).toBeVisible();
   });
 });

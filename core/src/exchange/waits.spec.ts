@@ -3,6 +3,7 @@ import { transcriptOf } from '../call';
 import { queueDefaults, queueId, type Queue } from '../directory';
 import { answering, everybody, hours, message, openMoment } from '../testing/boatyard';
 import { membersOf } from '../testing/office';
+import { chanceFrom, exponential } from '../traffic';
 import { simulate } from './simulate';
 import { callId } from './state';
 
@@ -122,7 +123,7 @@ describe('waits in a queue', () => {
   ])('of %d members, at work %d of the time, agree with Erlang C', (members, load) => {
     const meanTalkMs = 120_000;
     const ratePerMs = (load * members) / meanTalkMs;
-    const chance = randomFrom(20_261_123);
+    const chance = chanceFrom(20_261_123);
     const batches = Array.from({ length: 24 }, () => {
       let clockMs = 0;
       const arrivesMs = Array.from({ length: 500 }, () =>
@@ -149,19 +150,4 @@ function erlangCWaitMs(members: number, load: number, meanTalkMs: number): numbe
   for (let k = 1; k < members; k += 1) sum += term *= offered / k;
   const all = (term * offered) / members / (1 - load);
   return ((all / (sum + all)) * meanTalkMs) / (members * (1 - load));
-}
-
-function exponential(chance: () => number, mean: number): number {
-  return -mean * Math.log(1 - chance());
-}
-
-/** Even numbers from 0 to 1, the same for the same seed (mulberry32). */
-function randomFrom(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
 }

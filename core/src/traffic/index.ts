@@ -1,1 +1,2 @@
+export { chanceFrom, exponential } from './chance';
 export { writeCallsCsv, type CallToWrite } from './callsCsv';

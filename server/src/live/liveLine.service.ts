@@ -288,7 +288,16 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     return run;
   }
 
+  /** What goes wrong in one step must not end everybody's calls. */
   private step(event: ExchangeEvent): void {
+    try {
+      this.take(event);
+    } catch (error) {
+      console.error(`The line could not take ${event.type}:`, error);
+    }
+  }
+
+  private take(event: ExchangeEvent): void {
     if (!this.world) return;
     const before = this.exchange;
     const { exchange, effects, atMs } = stepExchange(this.world, before, event);

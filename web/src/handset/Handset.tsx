@@ -13,6 +13,7 @@ import { InlineSelect } from '../parts/InlineSelect';
 import { answeringPartOf } from '../draft/answeringPart';
 import { isTyping } from '../parts/isTyping';
 import { useNow } from '../parts/useNow';
+import { CallerField } from './CallerField';
 import { CallDriver } from './callDriver';
 import { callMoments, momentMs } from './callMoments';
 import { Captions } from './Captions';
@@ -157,19 +158,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
         value={reading ?? ''}
         onChange={(event) => setReading(event.currentTarget.value || null)}
       />
-      <Text asChild mt="3" fontSize="12px" color="quiet" display="block">
-        <label htmlFor="caller">Calling from</label>
-      </Text>
-      <Input
-        id="caller"
-        size="sm"
-        bg="sheet"
-        fontFamily="mono"
-        value={callerNumber}
-        placeholder="number not shown"
-        maxLength={24}
-        onChange={(event) => setCallerNumber(event.currentTarget.value)}
-      />
+      <CallerField value={callerNumber} onChange={setCallerNumber} />
       <Button mt="5" w="100%" colorPalette="petrol" disabled={callScript.isLoading} onClick={dial}>
         <Phone size={16} aria-hidden /> Call
       </Button>

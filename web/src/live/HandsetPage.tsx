@@ -1,9 +1,10 @@
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { showPhoneNumber } from '@locutor/core/directory';
 import { isKey, type Names } from '@locutor/core/line';
 import { Mic, MicOff, Phone, PhoneOff } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useGroups, useLines, useNames } from '../api/resources';
+import { CallerField } from '../handset/CallerField';
 import { Captions } from '../handset/Captions';
 import { targetName } from '../handset/captionWords';
 import { Keypad } from '../handset/Keypad';
@@ -58,18 +59,7 @@ function Dialling({ handset, problem }: { readonly handset: LiveHandset; readonl
           onChange={setNumber}
         />
       </Text>
-      <Text asChild mt="4" fontSize="12px" color="quiet" display="block">
-        <label htmlFor="caller">Calling from</label>
-      </Text>
-      <Input
-        id="caller"
-        bg="sheet"
-        fontFamily="mono"
-        value={caller}
-        placeholder="number not shown"
-        maxLength={24}
-        onChange={(event) => setCaller(event.currentTarget.value)}
-      />
+      <CallerField value={caller} onChange={setCaller} />
       <Button
         mt="5"
         w="100%"

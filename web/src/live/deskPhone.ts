@@ -5,7 +5,7 @@ import { playKeyTone, playRingback } from '../handset/sounds';
 import { playHeard } from './heardPlayer';
 import { LineSocket } from './lineSocket';
 import { Store } from './store';
-import { Voice } from './voice';
+import { Voice, type MicrophoneState } from './voice';
 
 export interface DeskPhoneView {
   /** Null until the line has said it. */
@@ -15,7 +15,7 @@ export interface DeskPhoneView {
   readonly isLost: boolean;
   /** What was dialled and means nothing. */
   readonly wrongNumber: string | null;
-  readonly microphone: 'off' | 'on' | 'refused';
+  readonly microphone: MicrophoneState;
 }
 
 /** A desk phone on the live line. */
@@ -50,16 +50,7 @@ export class DeskPhone extends Store<DeskPhoneView> {
   }
 
   async setMicrophone(isOn: boolean): Promise<void> {
-    if (!isOn) {
-      this.voice.stopSpeaking();
-      return this.set({ microphone: 'off' });
-    }
-    try {
-      await this.voice.speak();
-      this.set({ microphone: 'on' });
-    } catch {
-      this.set({ microphone: 'refused' });
-    }
+    this.set({ microphone: await this.voice.turn(isOn) });
   }
 
   open(): void {

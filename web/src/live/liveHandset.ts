@@ -5,7 +5,7 @@ import { playKeyTone, playRingback } from '../handset/sounds';
 import { playHeard } from './heardPlayer';
 import { LineSocket } from './lineSocket';
 import { Store } from './store';
-import { Voice } from './voice';
+import { Voice, type MicrophoneState } from './voice';
 
 export interface LiveHandsetView {
   readonly status: 'idle' | 'dialling' | 'on' | 'over';
@@ -19,7 +19,7 @@ export interface LiveHandsetView {
   readonly unheard: ReadonlySet<number>;
   readonly isRecording: boolean;
   readonly isLost: boolean;
-  readonly microphone: 'off' | 'on' | 'refused';
+  readonly microphone: MicrophoneState;
 }
 
 const place = 'locutor.handset';
@@ -78,16 +78,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
   }
 
   async setMicrophone(isOn: boolean): Promise<void> {
-    if (!isOn) {
-      this.voice.stopSpeaking();
-      return this.set({ microphone: 'off' });
-    }
-    try {
-      await this.voice.speak();
-      this.set({ microphone: 'on' });
-    } catch {
-      this.set({ microphone: 'refused' });
-    }
+    this.set({ microphone: await this.voice.turn(isOn) });
   }
 
   open(): void {

@@ -6,6 +6,9 @@ const blockSamples = 384;
 const jitterSeconds = 0.08;
 const mostAheadSeconds = 0.4;
 
+/** Whether one's own voice is heard. */
+export type MicrophoneState = 'off' | 'on' | 'refused';
+
 /** Both ways of a voice: the microphone as G.711 frames, and frames as sound. */
 export class Voice {
   private context: AudioContext | null = null;
@@ -15,12 +18,20 @@ export class Voice {
 
   constructor(private readonly send: (frame: Uint8Array<ArrayBuffer>) => void) {}
 
-  get isSpeaking(): boolean {
-    return this.stopMicrophone !== null;
+  /** Lets one's own voice be heard, or no longer; tells what became of it. */
+  async turn(isOn: boolean): Promise<MicrophoneState> {
+    this.stopSpeaking();
+    if (!isOn) return 'off';
+    try {
+      await this.speak();
+      return 'on';
+    } catch {
+      return 'refused';
+    }
   }
 
   /** Opens the microphone. @throws DOMException when there is none or it is refused. */
-  async speak(): Promise<void> {
+  private async speak(): Promise<void> {
     const context = this.opened();
     const stream = await navigator.mediaDevices.getUserMedia({ audio: { channelCount: 1, echoCancellation: true } });
     await context.audioWorklet.addModule('/recorder.worklet.js');
@@ -38,7 +49,7 @@ export class Voice {
     };
   }
 
-  stopSpeaking(): void {
+  private stopSpeaking(): void {
     this.stopMicrophone?.();
     this.stopMicrophone = null;
   }

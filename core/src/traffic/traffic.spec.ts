@@ -1,0 +1,111 @@
+import { answeredBy, outcomeOf, waitedMs, type TranscriptEntry } from '../call';
+import { boxId, contactId, personId, queueId } from '../directory';
+import { lineId } from '../line';
+import { chanceFrom, exponential, writeCallsCsv } from '.';
+
+type Untimed = TranscriptEntry extends infer Entry ? (Entry extends unknown ? Omit<Entry, 'atMs'> : never) : never;
+
+const noor = personId.create('noor');
+const rush = queueId.create('rush');
+const main = lineId.create('main');
+const startedAt = Date.UTC(2026, 10, 23, 15);
+const ended = (reason: Extract<TranscriptEntry, { type: 'ended' }>['reason']): Untimed => ({ type: 'ended', reason });
+const told = (...entries: Untimed[]): TranscriptEntry[] =>
+  entries.map((entry, index) => ({ ...entry, atMs: startedAt + index * 1000 }) as TranscriptEntry);
+const answers: Untimed = { type: 'answered', phone: { type: 'person', personId: noor, number: null } };
+const left = (why: 'answered' | 'hungUp' | 'full', ms: number): Untimed => ({
+  type: 'leftQueue',
+  queueId: rush,
+  why,
+  waitedMs: ms,
+});
+const kept = (isKept: boolean): Untimed => ({
+  type: 'message',
+  boxId: boxId.create('office'),
+  lengthMs: 9000,
+  kept: isKept,
+});
+
+describe('what a call came to', () => {
+  it.each([
+    ['goes on', told(answers), null],
+    ['answered', told(answers, ended('callerHungUp')), 'answered'],
+    ['answered and cut off', told(answers, ended('cut')), 'cut'],
+    ['left a message', told(kept(true), ended('messageTaken')), 'message'],
+    ['left a message and hung up', told(kept(true), ended('callerHungUp')), 'message'],
+    ['said too little', told(kept(false), ended('callerHungUp')), 'hungUp'],
+    ['gave up waiting', told(left('hungUp', 40_000), ended('callerHungUp')), 'gaveUpWaiting'],
+    ['found the queue full', told(left('full', 0), ended('hungUp')), 'lineEnded'],
+    ['blocked', told(ended('blocked')), 'blocked'],
+    ['handed over', told(ended('handedOver')), 'handedOver'],
+    ['heard a box', told(ended('boxHeard')), 'boxHeard'],
+    ['went round in circles', told(ended('circle')), 'lineEnded'],
+  ] as const)('%s', (_, transcript, outcome) => {
+    expect(outcomeOf(transcript)).toBe(outcome);
+  });
+
+  it('is answered by whoever was last, and waited in all queues together', () => {
+    const other = { type: 'outside', number: '+12075550190', contactId: contactId.create('tow') } as const;
+    const transcript = told(left('full', 1000), answers, { type: 'answered', phone: other }, left('answered', 2500));
+    expect(answeredBy(transcript)).toEqual(other);
+    expect(waitedMs(transcript)).toBe(3500);
+    expect(answeredBy(told(ended('hungUp')))).toBeNull();
+  });
+});
+
+describe('the call log as a spreadsheet', () => {
+  const call = {
+    lineId: main,
+    callerNumber: '+12075550162',
+    startedAt,
+    endedAt: startedAt + 65_400,
+    answeredBy: noor,
+    transcript: told(
+      { type: 'key', key: '2', use: 'option' },
+      { type: 'key', key: '5', use: 'ignored' },
+      { type: 'key', key: '1', use: 'option' },
+      left('answered', 31_000),
+      answers,
+      ended('staffHungUp'),
+    ),
+  };
+
+  it('has a row a call, with names, keys and waits', () => {
+    const [head, row] = writeCallsCsv([call], { [main]: 'Larkspur Cove Boatyard', [noor]: 'Noor Haldane' }).split(
+      '\r\n',
+    );
+    expect(head).toBe('started (UTC),seconds,line,caller,keys,waited (s),answered by,outcome');
+    expect(row).toBe('2026-11-23T15:00:00.000Z,65,Larkspur Cove Boatyard,+1 207 555 0162,2 1,31,Noor Haldane,answered');
+  });
+
+  it('lets no name become a formula, and tells of calls that go on', () => {
+    const names = { [main]: '=HYPERLINK("http://x")', [noor]: 'Noor' };
+    const going = { ...call, endedAt: null, answeredBy: null, transcript: [], callerNumber: 'anonymous' };
+    const [, row] = writeCallsCsv([going], names).split('\r\n');
+    expect(row).toContain('"\'=HYPERLINK(""http://x"")"');
+    expect(row?.endsWith(',anonymous,,0,,')).toBe(true);
+  });
+});
+
+describe('chance', () => {
+  it('is the same for the same seed, and even', () => {
+    const draw = (seed: number) => {
+      const chance = chanceFrom(seed);
+      return Array.from({ length: 4000 }, chance);
+    };
+    expect(draw(7)).toEqual(draw(7));
+    expect(draw(7)).not.toEqual(draw(8));
+    const drawn = draw(7);
+    expect(drawn.every((each) => each >= 0 && each < 1)).toBe(true);
+    for (const part of [0.25, 0.5, 0.75]) {
+      expect(drawn.filter((each) => each < part).length / drawn.length).toBeCloseTo(part, 1);
+    }
+  });
+
+  it('spreads what may happen at any moment about its mean', () => {
+    const chance = chanceFrom(3);
+    const waits = Array.from({ length: 20_000 }, () => exponential(chance, 60));
+    expect(waits.reduce((sum, each) => sum + each, 0) / waits.length).toBeCloseTo(60, -1);
+    expect(Math.min(...waits)).toBeGreaterThanOrEqual(0);
+  });
+});

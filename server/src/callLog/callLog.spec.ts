@@ -1,0 +1,115 @@
+import type { CallId } from '@locutor/core/exchange';
+import { callId } from '@locutor/core/exchange';
+import { lineId, type LineId } from '@locutor/core/line';
+import type { TranscriptEntry } from '@locutor/core/call';
+import { writeMuLawWav } from '@locutor/core/audio';
+import { AudioStore } from '../audio/audioStore';
+import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
+import type { CallEntity } from './call.entity';
+import { CallLog } from './callLog.service';
+import { RetentionService } from './retention.service';
+
+let server: TestServer;
+let main: LineId;
+const dayMs = 86_400_000;
+
+beforeEach(async () => {
+  server = await testServer();
+  main = (await server.ask('post', '/api/start', boatyardFacts)).body.id;
+});
+afterEach(() => server.stop());
+
+const callNamed = (name: string, more: Partial<CallEntity> = {}): CallEntity => ({
+  id: callId.create(name),
+  lineId: main,
+  versionId: null,
+  callerNumber: '+12075550162',
+  staffCaller: null,
+  startedAt: Date.now() - 60_000,
+  endedAt: Date.now(),
+  pretended: false,
+  outcome: 'answered',
+  answeredBy: null,
+  transcript: [],
+  messageId: null,
+  recordingId: null,
+  recordingMs: 0,
+  ...more,
+});
+
+async function keep(...calls: CallEntity[]): Promise<void> {
+  const log = server.app.get(CallLog);
+  calls.forEach((call) => log.put(call));
+  await log.write();
+}
+
+async function found(query: string): Promise<CallId[]> {
+  const { status, body } = await server.ask('get', `/api/calls${query}`);
+  expect(status).toBe(200);
+  return body.calls.map(({ id }: { id: CallId }) => id);
+}
+
+describe('the call log', () => {
+  it('is read newest first, a hundred at a time', async () => {
+    await keep(...Array.from({ length: 130 }, (_, at) => callNamed(`c${at}`, { startedAt: 1_000_000 + at })));
+    const { body } = await server.ask('get', '/api/calls');
+    expect(body.inAll).toBe(130);
+    expect(body.calls).toHaveLength(100);
+    expect(body.calls[0].id).toBe('call:c129');
+    expect(body.calls[0].transcript).toBeUndefined();
+    expect(await found('?skip=100')).toHaveLength(30);
+  });
+
+  it('is narrowed by line, outcome, time, number and what was said', async () => {
+    const said: TranscriptEntry = { type: 'said', atMs: 0, text: 'The fuel dock is open.', source: { type: 'line' } };
+    await keep(
+      callNamed('a', { outcome: 'message', callerNumber: '+12075550117' }),
+      callNamed('b', { lineId: lineId.create('shed'), startedAt: 5000 }),
+      callNamed('c', { transcript: [said] }),
+    );
+    expect(await found('?outcome=message')).toEqual(['call:a']);
+    expect(await found('?lineId=line:shed')).toEqual(['call:b']);
+    expect(await found('?toMs=6000')).toEqual(['call:b']);
+    expect(await found(`?fromMs=${Date.now() - dayMs}&search=fuel dock`)).toEqual(['call:c']);
+    expect(await found('?search=%2B12075550117')).toEqual(['call:a']);
+    expect(await found('?search=nobody said this')).toEqual([]);
+  });
+
+  it('takes signs in a search for what they are, and refuses what is no question', async () => {
+    await keep(callNamed('a', { callerNumber: '100%_sure' }), callNamed('b'));
+    expect(await found('?search=%25_')).toEqual(['call:a']);
+    expect(await found("?search=' OR 1=1 --")).toEqual([]);
+    expect((await server.ask('get', '/api/calls?outcome=lost')).status).toBe(422);
+    expect((await server.ask('get', '/api/calls?skip=-1')).status).toBe(422);
+    expect((await server.ask('get', '/api/calls/call:none')).status).toBe(404);
+  });
+
+  it('keeps a call that goes on as it is now, and writes it anew when it is over', async () => {
+    const call = callNamed('a', { endedAt: null, outcome: null });
+    await keep(call);
+    expect((await server.ask('get', '/api/calls/call:a')).body).toMatchObject({ endedAt: null, outcome: null });
+    await keep({ ...call, endedAt: 5, outcome: 'hungUp' });
+    expect((await server.ask('get', '/api/calls')).body).toMatchObject({ inAll: 1, calls: [{ outcome: 'hungUp' }] });
+  });
+
+  it('forgets calls, and what was recorded of them, once they are old enough', async () => {
+    const audio = server.app.get(AudioStore);
+    const sound = (loud: number) => writeMuLawWav({ samples: new Float32Array(800).fill(loud), rateHz: 8000 });
+    const [old, young] = [await audio.keep(sound(0.1)), await audio.keep(sound(0.2))];
+    await keep(
+      callNamed('old', { startedAt: Date.now() - 40 * dayMs, recordingId: old }),
+      callNamed('young', { recordingId: young }),
+    );
+    const { body: settings } = await server.ask('get', '/api/settings');
+    await server.ask('patch', '/api/settings', { revision: settings.revision, keepCallsDays: 30 });
+    await server.app.get(RetentionService).sweep();
+    expect(await found('')).toEqual(['call:young']);
+    expect([await audio.has(old), await audio.has(young)]).toEqual([false, true]);
+  });
+
+  it('refuses to keep calls for no time at all', async () => {
+    const answer = await server.ask('patch', '/api/settings', { revision: 1, keepCallsDays: 0 });
+    expect(answer.status).toBe(422);
+    expect(JSON.stringify(answer.body)).toContain('must be a whole number from 1 to 3,650');
+  });
+});
