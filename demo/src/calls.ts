@@ -45,8 +45,13 @@ export function makeCalls(script: CallScript, beforeMs: number, days: number, na
   const timeZone = script.lines.find(({ id }) => id === script.lineId)?.timeZone ?? 'UTC';
   return Array.from({ length: days }, (_, index) => {
     const day = dayAt(beforeMs - (days - index) * dayMs, timeZone);
-    return callsOfDay(script, day, timeZone, chanceFrom(seed + index * 7919 + name.length), `${name}${index}`, share);
+    return callsOfDay(script, day, timeZone, chanceFrom(seedOf(name) + index * 7919), `${name}${index}`, share);
   }).flat();
+}
+
+/** Each line has days of its own. */
+function seedOf(name: string): number {
+  return [...name].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), seed);
 }
 
 function callsOfDay(

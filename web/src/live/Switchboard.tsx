@@ -1,19 +1,21 @@
 import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
 import type { BoardCall, BoardSays } from '@locutor/core/exchange';
+import type { TimeZone } from '@locutor/core/hours';
 import type { Names } from '@locutor/core/line';
 import { Link } from 'react-router';
 import { targetName } from '../handset/captionWords';
-import { showLength } from '../parts/time';
+import { showLength, showWhen } from '../parts/time';
 import { useNow } from '../parts/useNow';
 import { callerName } from './CallerLine';
 import { useBoard } from './useBoard';
 import { useSheetNames } from './useSheetNames';
 
 /** The calls in progress, each with where it is, for how long, and who rings or talks; and who waits in the queues. */
-export function Switchboard({ names: known }: { readonly names: Names }) {
+export function Switchboard({ names: known, timeZone }: { readonly names: Names; readonly timeZone: TimeZone }) {
   const { view, aheadMs, say } = useBoard();
   const names = { ...known, ...useSheetNames() };
-  const nowMs = useNow(1000) + aheadMs;
+  const realMs = useNow(1000);
+  const nowMs = realMs + aheadMs;
   if (!view) return <Text color="quiet">Connecting to the line …</Text>;
   const { calls, callsInAll, queues } = view.board;
   const waiting = queues.filter(({ waitsSinceMs }) => waitsSinceMs.length > 0);
@@ -31,7 +33,12 @@ export function Switchboard({ names: known }: { readonly names: Names }) {
     );
   }
   return (
-    <Box>
+    <Box overflowX="auto">
+      {view.isPretended && (
+        <Text mb="1" fontSize="13px" color="quiet">
+          The line believes that it is {showWhen(nowMs, timeZone, realMs)}.
+        </Text>
+      )}
       {waiting.map(({ queueId, waitsSinceMs }) => (
         <Text key={queueId} mb="1">
           <b>{names[queueId] ?? 'A queue'}</b>: {waitsSinceMs.length} waiting, the first for{' '}

@@ -4,7 +4,7 @@ import { DeskPhone } from './deskPhone';
 
 const mockLine = {
   path: '',
-  hear: (_: DeskHears): void => undefined,
+  hear: (() => undefined) as (message: DeskHears) => void,
   said: [] as DeskSays[],
   isRinging: false,
   isPlaying: false,

@@ -46,7 +46,7 @@ export default function Today() {
             : 'That never changes.'}
         </Text>
         <SectionTitle>On the line now</SectionTitle>
-        <Switchboard names={names} />
+        <Switchboard names={names} timeZone={line.timeZone} />
         <SectionTitle>The next seven days</SectionTitle>
         <WeekStrip attendant={shown} now={now} />
         <SectionTitle>What needs you</SectionTitle>
