@@ -97,7 +97,8 @@ function benchHour(core, row) {
 }
 
 function benchCalls(core, row, script) {
-  const { runTrial, step, idleCall } = core('call');
+  const { step, idleCall } = core('call');
+  const { runTrial } = core('exchange');
   const caller = [1, 2, 3].map((turn) => ({ type: 'press', key: turn === 3 ? '2' : '7', afterMs: turn * 4000 }));
   const { events } = runTrial(script, { atMs, callerNumber: 'anonymous', caller, staff: () => ({ type: 'noAnswer' }) });
   const calls = 20_000;

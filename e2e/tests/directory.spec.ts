@@ -108,6 +108,7 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
 test('the extension plan shows gaps and waits, and renumbers with a way back', async ({ page, server }) => {
   await page.goto(`${server.url}/directory/extensions`);
   await expect(page.getByText('201–214, 221–222, 230')).toBeVisible();
+  await expect(page.getByText('255 Spring launch line')).toBeVisible();
   await expect(page.getByText('Rosalind Achterberg, Wendell Achterberg: read out, and chosen by key')).toBeVisible();
   await expect(page.getByText(/^Key 2 of Welcome waits 2 s/)).toBeVisible();
   await page.getByRole('button', { name: 'Renumber 17 people' }).click();

@@ -46,11 +46,13 @@ interface Playing {
 }
 
 const logEveryMs = 2000;
+/** What somebody does who presses keys for hours is not written down for ever. */
+const mostEntries = 4000;
 
 /** One call under way: its timers, what is played, what is recorded, and its transcript. */
 export class LiveCallRun {
   readonly token = randomBytes(18).toString('base64url');
-  transcript: TranscriptEntry[] = [];
+  readonly transcript: TranscriptEntry[] = [];
   ear: CallerEar | null = null;
   private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
   private playing: Playing | null = null;
@@ -79,9 +81,9 @@ export class LiveCallRun {
 
   carryOut(effect: CallEffect, atMs: number): void {
     const first = this.transcript.length;
-    const entries = transcriptOf([effect], atMs);
+    const entries = transcriptOf([effect], atMs).filter(({ type }) => first < mostEntries || type === 'ended');
     if (entries.length > 0) {
-      this.transcript = [...this.transcript, ...entries];
+      this.transcript.push(...entries);
       this.ear?.send({ type: 'entries', entries });
       this.log(false);
     }

@@ -2,7 +2,7 @@ import type { RawData, WebSocket } from 'ws';
 import { voiceFrameBytes } from '@locutor/core/exchange';
 
 /** How much may come over a socket: a key at a time and voice in frames, with room for bursts. */
-const messagesPerSecond = 40;
+const messagesPerSecond = 15;
 const framesPerSecond = 75;
 const burstSeconds = 4;
 /** What is not taken off at the other end: voice is left out first, then the line is cut. */

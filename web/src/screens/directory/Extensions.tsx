@@ -11,7 +11,7 @@ import {
 import { useState, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
-import { usePeople } from '../../api/resources';
+import { useGroups, usePeople, useQueues } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone, tellProblem } from '../../parts/notices';
@@ -19,6 +19,7 @@ import { tellDone, tellProblem } from '../../parts/notices';
 /** The extension plan: runs, gaps, clashes, and first digits; and how names do on the keypad. */
 export function Extensions() {
   const people = usePeople();
+  const shared = [...useGroups(), ...useQueues()].filter(({ extension }) => extension !== '');
   const plan = extensionPlan(people);
   const span = ({ from, to }: { from: string; to: string }) => (from === to ? from : `${from}–${to}`);
   return (
@@ -27,6 +28,9 @@ export function Extensions() {
       <Fact name="In use">{plan.runs.map(span).join(', ') || 'none yet'}</Fact>
       <Fact name="Gaps">{plan.gaps.map(span).join(', ') || 'none'}</Fact>
       <Fact name="Next free">{plan.nextFree}</Fact>
+      {shared.length > 0 && (
+        <Fact name="Shared">{shared.map(({ extension, name }) => `${extension} ${name}`).join(', ')}</Fact>
+      )}
       <Fact name="Clashes">
         {plan.doubles
           .map(({ extension, people: same }) => `${extension}: ${same.map(({ name }) => name).join(', ')}`)

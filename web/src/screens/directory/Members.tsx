@@ -29,6 +29,9 @@ interface Props {
 
 /** Who answers, in order: dragged or moved by keys, found by typing. */
 export function Members({ of, members, people, ringsOn, hasTiers, onChange }: Props) {
+  const [typed, setTyped] = useState('');
+  const isMeant = (person: Person | undefined): boolean =>
+    typed.trim() !== '' && person !== undefined && fits(typed, person.name, person.extension);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const move = (from: number, to: number): void => {
     if (to >= 0 && to < members.length) onChange(arrayMove([...members], from, to));
@@ -42,19 +45,23 @@ export function Members({ of, members, people, ringsOn, hasTiers, onChange }: Pr
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <SortableContext items={members.map(({ personId }) => personId)} strategy={verticalListSortingStrategy}>
           <Box as="ol" aria-label={`Members of ${of}`}>
-            {members.map((member, index) => (
-              <MemberRow
-                key={member.personId}
-                member={member}
-                index={index}
-                person={people.find(({ id }) => id === member.personId)}
-                ringsOn={ringsOn}
-                hasTier={hasTiers}
-                onMove={(by) => move(index, index + by)}
-                onTier={(tier) => onChange(members.map((each) => (each === member ? { ...each, tier } : each)))}
-                onRemove={() => onChange(members.filter((each) => each !== member))}
-              />
-            ))}
+            {members.map((member, index) => {
+              const person = people.find(({ id }) => id === member.personId);
+              return (
+                <MemberRow
+                  key={member.personId}
+                  member={member}
+                  index={index}
+                  person={person}
+                  isMeant={isMeant(person)}
+                  ringsOn={ringsOn}
+                  hasTier={hasTiers}
+                  onMove={(by) => move(index, index + by)}
+                  onTier={(tier) => onChange(members.map((each) => (each === member ? { ...each, tier } : each)))}
+                  onRemove={() => onChange(members.filter((each) => each !== member))}
+                />
+              );
+            })}
           </Box>
         </SortableContext>
       </DndContext>
@@ -62,6 +69,8 @@ export function Members({ of, members, people, ringsOn, hasTiers, onChange }: Pr
       {members.length < membershipLimits.members && (
         <AddMember
           of={of}
+          typed={typed}
+          onType={setTyped}
           people={people.filter(({ id }) => !members.some(({ personId }) => personId === id))}
           onAdd={({ id }) => onChange([...members, { personId: id, tier: members.at(-1)?.tier ?? 1 }])}
         />
@@ -74,6 +83,8 @@ interface RowProps {
   readonly member: Member;
   readonly index: number;
   readonly person: Person | undefined;
+  /** It is what is looked for below. */
+  readonly isMeant: boolean;
   readonly ringsOn: RingsOn;
   readonly hasTier: boolean;
   readonly onMove: (by: number) => void;
@@ -81,7 +92,7 @@ interface RowProps {
   readonly onRemove: () => void;
 }
 
-function MemberRow({ member, index, person, ringsOn, hasTier, onMove, onTier, onRemove }: RowProps) {
+function MemberRow({ member, index, person, isMeant, ringsOn, hasTier, onMove, onTier, onRemove }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: member.personId });
   const name = person?.name ?? 'Somebody deleted';
   const onKey = (event: KeyboardEvent): void => {
@@ -98,6 +109,7 @@ function MemberRow({ member, index, person, ringsOn, hasTier, onMove, onTier, on
       minH="32px"
       borderBottomWidth="1px"
       borderColor="hairline"
+      bg={isMeant ? 'petrol.subtle' : undefined}
       style={{ transform: CSS.Translate.toString(transform), opacity: isDragging ? 0.5 : undefined }}
       onKeyDown={onKey}
     >
@@ -149,19 +161,21 @@ function phoneWords(person: Person, ringsOn: RingsOn): string {
 
 interface AddProps {
   readonly of: string;
+  readonly typed: string;
+  readonly onType: (typed: string) => void;
+  /** Who is not in it yet. */
   readonly people: readonly Person[];
   readonly onAdd: (person: Person) => void;
 }
 
 const mostFound = 6;
 
-function AddMember({ of, people, onAdd }: AddProps) {
-  const [typed, setTyped] = useState('');
+function AddMember({ of, typed, onType, people, onAdd }: AddProps) {
   const found = typed.trim() === '' ? [] : people.filter(({ name, extension }) => fits(typed, name, extension));
   const add = (person: Person | undefined): void => {
     if (!person) return;
     onAdd(person);
-    setTyped('');
+    onType('');
   };
   return (
     <Flex mt="2" gap="1.5" align="center" wrap="wrap">
@@ -170,10 +184,10 @@ function AddMember({ of, people, onAdd }: AddProps) {
         w="200px"
         bg="sheet"
         aria-label={`Add somebody to ${of}`}
-        placeholder="Add: name or extension"
+        placeholder="Find or add: name, extension"
         value={typed}
         maxLength={80}
-        onChange={(event) => setTyped(event.currentTarget.value)}
+        onChange={(event) => onType(event.currentTarget.value)}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;
           event.preventDefault();
@@ -200,7 +214,7 @@ function AddMember({ of, people, onAdd }: AddProps) {
       ))}
       {typed.trim() !== '' && found.length === 0 && (
         <Text fontSize="13px" role="status">
-          Nobody else matches.
+          Nobody else matches; who is in it already is marked.
         </Text>
       )}
     </Flex>
