@@ -127,9 +127,10 @@ function useAdd(): (type: Added) => void {
 /** Puts another sheet beside this one, such as after hours beside open. */
 const Beside = memo(function Beside({ sheetId, besideId }: { sheetId: SheetId; besideId: SheetId | undefined }) {
   const sheets = useAttendantPart(sheetChoicesOf);
-  const [, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  // Named whole: a sheet that was just opened may not be the address yet.
   const put = (id: string): void => {
-    setSearch(id ? { beside: id } : {}, { replace: true });
+    void navigate(`/script/${sheetId}${id ? `?beside=${id}` : ''}`, { replace: true });
   };
   const others = sheets.filter(({ value }) => value !== sheetId);
   return (
