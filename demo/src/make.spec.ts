@@ -58,6 +58,42 @@ describe('the boatyard', () => {
     }
   });
 
+  it('has its groups, its spring queue and the codes of its boxes', () => {
+    const orders = Object.fromEntries(script.groups.map(({ name, order, members }) => [name, [order, members.length]]));
+    expect(orders).toEqual({
+      'Front desk': ['allAtOnce', 2],
+      Moorings: ['takingTurns', 2],
+      'Parts counter': ['inOrder', 2],
+      Yard: ['longestFree', 4],
+      'On call': ['inOrder', 3],
+    });
+    expect(script.queues).toMatchObject([{ name: 'Spring launch line', mostCallers: 8, longestWaitSeconds: 180 }]);
+    expect(script.queues[0]?.members).toHaveLength(6);
+    expect(script.boxes.find(({ name }) => name === 'Yard')?.code).toBe('*23');
+  });
+
+  it('has four months of calls in its log: busy by day, quiet at night, some of them lost', async () => {
+    const { inAll } = await ask<{ inAll: number }>('GET', '/api/calls');
+    expect(inAll).toBeGreaterThan(800);
+    for (const outcome of ['answered', 'message', 'hungUp', 'blocked']) {
+      expect((await ask<{ inAll: number }>('GET', `/api/calls?outcome=${outcome}`)).inAll).toBeGreaterThan(3);
+    }
+    const { calls } = await ask<{ calls: { startedAt: number }[] }>('GET', '/api/calls');
+    const hours = calls.map(({ startedAt }) => new Date(startedAt - 5 * 3_600_000).getUTCHours());
+    expect(hours.filter((hour) => hour >= 7 && hour < 18).length).toBeGreaterThan(calls.length * 0.7);
+  });
+
+  it('lets a caller wait in the queue as long as it may be, and then leave a message', () => {
+    const queued = runTrial(script, {
+      atMs: instantOf('2026-11-23T10:00', 'America/New_York'),
+      callerNumber: 'anonymous',
+      caller: [5000, 15_000, 25_000].map((afterMs, at) => ({ type: 'press', key: at === 0 ? '2' : '1', afterMs })),
+      staff: () => ({ type: 'noAnswer' }),
+    }).transcript;
+    expect(queued).toContainEqual(expect.objectContaining({ type: 'leftQueue', why: 'tooLong', waitedMs: 180_000 }));
+    expect(queued.at(-1)).toMatchObject({ type: 'ended', reason: 'messageTaken' });
+  });
+
   it('has no sheet that nothing leads to', () => {
     const unused = (attendant: Attendant) => attendant.sheets.filter(({ id }) => usesOf(attendant, id).length === 0);
     expect(script.lines.flatMap(({ attendant }) => unused(attendant))).toEqual([]);
