@@ -1,13 +1,6 @@
-import type { BrowserContext, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { deskOf } from '../support/phones';
 import { expect, test } from '../support/test';
-
-async function deskOf(context: BrowserContext, url: string, name: string): Promise<Page> {
-  const page = await context.newPage();
-  await page.goto(`${url}/desk`);
-  await page.getByRole('link', { name: new RegExp(name) }).click();
-  await expect(page.getByText('Nothing rings.')).toBeVisible();
-  return page;
-}
 
 async function dial(page: Page, digits: string): Promise<void> {
   await page.getByLabel('Extension, box or code to dial').fill(digits);
@@ -93,7 +86,7 @@ test('a boat in trouble rings the mobiles of those on call, and then the harbor 
   await expect(bram.getByText('Press 1 to take the call from')).toBeVisible();
   await bram.getByRole('button', { name: 'Decline' }).click();
   for (const name of ['Mateo O’Dowd', 'Cormac Adeyemi']) {
-    const desk = await deskOrRinging(context, server.url, name);
+    const desk = await deskOf(context, server.url, name, 'Your outside phone rings:');
     await desk.getByRole('button', { name: 'Decline' }).click();
   }
   await expect(heard).toContainText('We are calling the harbor master.');
@@ -105,14 +98,6 @@ test('a boat in trouble rings the mobiles of those on call, and then the harbor 
   await row.getByRole('button', { name: 'They hang up' }).click();
   await expect(caller.getByText(/^Call over after/)).toBeVisible();
 });
-
-async function deskOrRinging(context: BrowserContext, url: string, name: string): Promise<Page> {
-  const page = await context.newPage();
-  await page.goto(`${url}/desk`);
-  await page.getByRole('link', { name: new RegExp(name) }).click();
-  await expect(page.getByText('Your outside phone rings:')).toBeVisible();
-  return page;
-}
 
 test('the docked desk phone picks a waiting call; a mail server is set up', async ({
   context,

@@ -1,4 +1,5 @@
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test';
+import { deskOf } from '../support/phones';
 import { expect, test } from '../support/test';
 
 /** Lets the line believe that it is Monday morning. */
@@ -13,14 +14,6 @@ async function callFrom(context: BrowserContext, url: string, number: string): P
   await page.getByLabel('Calling from').fill(number);
   await page.getByRole('button', { name: 'Call', exact: true }).click();
   await expect(heard(page)).toContainText('Thank you for calling Larkspur Cove Boatyard.');
-  return page;
-}
-
-async function deskOf(context: BrowserContext, url: string, name: string): Promise<Page> {
-  const page = await context.newPage();
-  await page.goto(`${url}/desk`);
-  await page.getByRole('link', { name: new RegExp(name) }).click();
-  await expect(page.getByRole('button', { name: 'Here' })).toHaveAttribute('aria-pressed', 'true');
   return page;
 }
 
@@ -115,7 +108,7 @@ test('a handset takes its call up again after a reload, and both voices are carr
   await desk.getByLabel('To whom the call is transferred').selectOption('Noor Haldane');
   await desk.getByRole('button', { name: 'Transfer' }).click();
   await expect(desk.getByText('Nothing rings.')).toBeVisible();
-  const noor = await deskOf(context, server.url, 'Noor Haldane');
+  const noor = await deskOf(context, server.url, 'Noor Haldane', 'Rings:');
   await noor.getByRole('button', { name: 'Answer' }).click();
   await expect(caller.getByText('You are talking to Noor Haldane.')).toBeVisible();
 });

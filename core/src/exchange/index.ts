@@ -19,6 +19,7 @@ export { simulate, type CallerAct, type SimulatedCaller, type Simulation, type S
 export { boardOf, type Board, type BoardCall } from './board';
 export { deskView, type DeskDoing, type DeskQueue, type DeskView, type SeenCall } from './deskView';
 export {
+  heardMs,
   voiceFrameBytes,
   type BoardHears,
   type BoardSays,

@@ -17,6 +17,11 @@ export type HeardItem =
   | { readonly type: 'beep'; readonly ms: number }
   | { readonly type: 'music'; readonly ms: number };
 
+/** How long something is heard in all, in ms. */
+export function heardMs(items: readonly HeardItem[]): number {
+  return items.reduce((sum, item) => sum + item.ms + (item.type === 'sentence' ? item.pauseMs : 0), 0);
+}
+
 export type HandsetSays =
   | { readonly type: 'dial'; readonly number: string; readonly callerNumber: string }
   /** After a page was loaded again: goes on with the call. */
@@ -26,7 +31,14 @@ export type HandsetSays =
   | { readonly type: 'hangUp' };
 
 export type HandsetHears =
-  | { readonly type: 'call'; readonly callId: CallId; readonly token: string; readonly lineName: string }
+  /** `unheard` are the places in the transcript of sentences that were cut or are still to come. */
+  | {
+      readonly type: 'call';
+      readonly callId: CallId;
+      readonly token: string;
+      readonly lineName: string;
+      readonly unheard: readonly number[];
+    }
   /** The number was not one of this business, or the call to be resumed is over. */
   | { readonly type: 'refused'; readonly says: string }
   | { readonly type: 'entries'; readonly entries: readonly TranscriptEntry[] }

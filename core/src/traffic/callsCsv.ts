@@ -1,6 +1,7 @@
 import { outcomeOf, waitedMs, type TranscriptEntry } from '../call';
 import { showPhoneNumber } from '../directory';
 import type { Names } from '../line';
+import { outcomeWords } from './words/en';
 import { writeCsv } from '../formats';
 
 /** A call of the log, as far as a spreadsheet has columns for it. */
@@ -18,15 +19,18 @@ const header = ['started (UTC)', 'seconds', 'line', 'caller', 'keys', 'waited (s
 
 /** The call log as CSV (RFC 4180), a call a row. */
 export function writeCallsCsv(calls: readonly CallToWrite[], names: Names): string {
-  const rows = calls.map(({ lineId, callerNumber, startedAt, endedAt, answeredBy, transcript }) => [
-    new Date(startedAt).toISOString(),
-    endedAt === null ? '' : String(Math.round((endedAt - startedAt) / 1000)),
-    names[lineId] ?? lineId,
-    callerNumber.startsWith('+') ? showPhoneNumber(callerNumber) : callerNumber,
-    transcript.flatMap((entry) => (entry.type === 'key' && entry.use !== 'ignored' ? [entry.key] : [])).join(' '),
-    String(Math.round(waitedMs(transcript) / 1000)),
-    answeredBy ? (names[answeredBy] ?? answeredBy) : '',
-    outcomeOf(transcript) ?? '',
-  ]);
+  const rows = calls.map(({ lineId, callerNumber, startedAt, endedAt, answeredBy, transcript }) => {
+    const outcome = outcomeOf(transcript);
+    return [
+      new Date(startedAt).toISOString(),
+      endedAt === null ? '' : String(Math.round((endedAt - startedAt) / 1000)),
+      names[lineId] ?? lineId,
+      callerNumber.startsWith('+') ? showPhoneNumber(callerNumber) : callerNumber,
+      transcript.flatMap((entry) => (entry.type === 'key' && entry.use !== 'ignored' ? [entry.key] : [])).join(' '),
+      String(Math.round(waitedMs(transcript) / 1000)),
+      answeredBy ? (names[answeredBy] ?? answeredBy) : '',
+      outcome ? outcomeWords[outcome] : '',
+    ];
+  });
   return writeCsv([header, ...rows]);
 }

@@ -75,7 +75,7 @@ describe('the call log as a spreadsheet', () => {
       '\r\n',
     );
     expect(head).toBe('started (UTC),seconds,line,caller,keys,waited (s),answered by,outcome');
-    expect(row).toBe('2026-11-23T15:00:00.000Z,65,Larkspur Cove Boatyard,+1 207 555 0162,2 1,31,Noor Haldane,answered');
+    expect(row).toBe('2026-11-23T15:00:00.000Z,65,Larkspur Cove Boatyard,+1 207 555 0162,2 1,31,Noor Haldane,Answered');
   });
 
   it('lets no name become a formula, and tells of calls that go on', () => {

@@ -60,11 +60,6 @@ export class HeardService implements OnModuleDestroy {
   }
 }
 
-/** How long something is heard in all, in ms. */
-export function heardMs(items: readonly HeardItem[]): number {
-  return items.reduce((sum, item) => sum + item.ms + (item.type === 'sentence' ? item.pauseMs : 0), 0);
-}
-
 function keyOf({ voice, text }: Sentence): string {
   return `${voice} ${text}`;
 }

@@ -11,9 +11,8 @@ import {
   type TranscriptEntry,
 } from '@locutor/core/call';
 import type { BoxId, Tell } from '@locutor/core/directory';
-import type { CallId, HandsetHears, HeardItem } from '@locutor/core/exchange';
+import { heardMs, type CallId, type HandsetHears, type HeardItem } from '@locutor/core/exchange';
 import type { CallEntity } from '../callLog/call.entity';
-import { heardMs } from './heard.service';
 import type { Take } from './take';
 
 type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
@@ -148,10 +147,18 @@ export class LiveCallRun {
     this.ear?.sendVoice(frame);
   }
 
-  /** A handset takes the call up, anew or again: it is told everything so far. */
-  takeUp(ear: CallerEar, state: CallState): void {
+  /** A handset is told which call it has. */
+  greet(ear: CallerEar, unheard: readonly number[] = []): void {
     this.ear = ear;
-    ear.send({ type: 'call', callId: this.id, token: this.token, lineName: this.lineName });
+    ear.send({ type: 'call', callId: this.id, token: this.token, lineName: this.lineName, unheard });
+  }
+
+  /** A handset takes the call up, anew or again: it is told everything so far. */
+  takeUp(ear: CallerEar, state: CallState, nowMs: number): void {
+    this.greet(
+      ear,
+      [...this.heardAt].flatMap(([index, ms]) => (ms > nowMs ? [index] : [])),
+    );
     if (this.transcript.length > 0) ear.send({ type: 'entries', entries: this.transcript });
     this.show(state);
     if (this.ringback) ear.send({ type: 'ringback', items: this.ringback });

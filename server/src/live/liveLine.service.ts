@@ -150,8 +150,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.world ??= script;
     const to: DirectTo | undefined = reached.groupId ? { type: 'group', groupId: reached.groupId } : undefined;
     const run = this.begin(newId(callId), reached.lineId, reached.lineName, reached.versionId, callerNumber, null);
-    run.ear = ear;
-    ear.send({ type: 'call', callId: run.id, token: run.token, lineName: run.lineName });
+    run.greet(ear);
     this.happen({ type: 'callArrives', callId: run.id, callerNumber, script, ...(to ? { to } : {}) });
     return run;
   }
@@ -161,7 +160,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     const run = this.runs.get(id);
     const state = this.exchange.calls.get(id)?.state;
     if (!run || !state || run.token !== token) return undefined;
-    run.takeUp(ear, state);
+    run.takeUp(ear, state, this.now());
     return run;
   }
 
@@ -179,8 +178,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     if (!script) return;
     const id = newId(callId);
     const extension = script.people.find((person) => person.id === personId)?.extension ?? '';
-    const row = { lineId: script.lineId, lineName: digits, extension };
-    const run = this.begin(id, row.lineId, row.lineName, null, row.extension, personId);
+    const run = this.begin(id, script.lineId, digits, null, extension, personId);
     run.ear = this.earOfDesk(personId);
     this.happen({ type: 'staffDials', personId, digits, callId: id, script });
     if (!this.exchange.calls.has(id) && run.transcript.length === 0) this.runs.delete(id);

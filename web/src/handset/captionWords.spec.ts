@@ -1,5 +1,5 @@
 import type { TranscriptEntry } from '@locutor/core/call';
-import { boxId, contactId, personId } from '@locutor/core/directory';
+import { boxId, contactId, groupId, personId, queueId } from '@locutor/core/directory';
 import { periodId } from '@locutor/core/hours';
 import { sheetId } from '@locutor/core/line';
 import type { Source } from '@locutor/core/speech';
@@ -14,7 +14,15 @@ const desk = { ...person, number: null };
 const mobile = { ...person, number: '+12075550161' };
 const outside = { type: 'outside', number: '+12075550191', contactId: tow } as const;
 const typed = { type: 'outside', number: '+12075550190', contactId: null } as const;
-const names = { [tow]: 'Tow boat', [noor]: 'Noor Haldane', [office]: 'Office' };
+const desk7 = groupId.create('desk');
+const rush = queueId.create('rush');
+const names = {
+  [desk7]: 'Front desk',
+  [rush]: 'Launch line',
+  [tow]: 'Tow boat',
+  [noor]: 'Noor Haldane',
+  [office]: 'Office',
+};
 
 describe('captions', () => {
   it.each<[Omit<TranscriptEntry, 'atMs'> & object, string | null]>([
@@ -37,6 +45,21 @@ describe('captions', () => {
     [{ type: 'spelled', digits: '425', matches: [noor] }, '425 matches Noor Haldane'],
     [{ type: 'spelled', digits: '999', matches: [] }, '999 matches nobody'],
     [{ type: 'spoke', words: 'pizza', understood: false }, 'You say “pizza”, which is not understood'],
+    [{ type: 'ringingGroup', groupId: desk7 }, 'Ringing the group Front desk'],
+    [{ type: 'notAnswered', target: { type: 'group', groupId: desk7 }, why: 'nobody' }, 'Front desk has no members'],
+    [{ type: 'notAnswered', target: person, why: 'away' }, 'Noor Haldane is away'],
+    [{ type: 'queued', queueId: rush }, 'Waiting in Launch line'],
+    [{ type: 'place', place: 3, expectedWaitMs: 60_000 }, 'Number 3 in line'],
+    [{ type: 'leftQueue', queueId: rush, why: 'full', waitedMs: 0 }, 'Launch line is full'],
+    [{ type: 'leftQueue', queueId: rush, why: 'tooLong', waitedMs: 180_000 }, 'Waited 3:00, as long as it may be'],
+    [{ type: 'leftQueue', queueId: rush, why: 'nobodyWorking', waitedMs: 0 }, 'Nobody is working in Launch line'],
+    [{ type: 'leftQueue', queueId: rush, why: 'exitKey', waitedMs: 9000 }, 'Left Launch line'],
+    [{ type: 'leftQueue', queueId: rush, why: 'hungUp', waitedMs: 65_000 }, 'Hung up after waiting 1:05'],
+    [{ type: 'held', on: true }, 'Put on hold'],
+    [{ type: 'held', on: false }, 'Taken back from hold'],
+    [{ type: 'transferred', to: { type: 'group', groupId: desk7 } }, 'Transferred to Front desk'],
+    [{ type: 'pin', boxId: office, right: false }, 'That is not the PIN'],
+    [{ type: 'heardMessage', messageId: 'm', deleted: true }, 'The message was deleted'],
     [{ type: 'callRecording', on: true }, 'The call is recorded from here on'],
     [{ type: 'recording', boxId: office }, 'Beep. Recording your message'],
     [{ type: 'message', boxId: office, lengthMs: 65_400, kept: true }, 'Message of 1:05 left in Office'],
@@ -55,4 +78,13 @@ describe('captions', () => {
     [{ type: 'box', boxId: office }, '/directory/boxes'],
     [{ type: 'line' }, '/script'],
   ])('what %o says was written at %s', (source, path) => expect(linkOf(source)).toBe(path));
+});
+
+it('the call log tells of the caller, not to them', () => {
+  const told = (entry: Omit<TranscriptEntry, 'atMs'> & object) =>
+    captionOf({ ...entry, atMs: 0 } as TranscriptEntry, names, 'log');
+  expect(told({ type: 'key', key: '4', use: 'ignored' } as never)).toBe('The caller presses 4; keys do nothing here');
+  expect(told({ type: 'spoke', words: 'moorings', understood: true } as never)).toBe('The caller says “moorings”');
+  expect(told({ type: 'ended', reason: 'callerHungUp' } as never)).toBe('The caller hung up');
+  expect(told({ type: 'recording', boxId: office } as never)).toBe('Beep. A message is recorded');
 });

@@ -1,5 +1,5 @@
 import type { CallState, RungPhone, TranscriptEntry } from '@locutor/core/call';
-import type { CallId, HandsetHears, HandsetSays } from '@locutor/core/exchange';
+import { heardMs, type CallId, type HandsetHears, type HandsetSays } from '@locutor/core/exchange';
 import type { Key } from '@locutor/core/line';
 import { playKeyTone, playRingback } from '../handset/sounds';
 import { playHeard } from './heardPlayer';
@@ -104,9 +104,9 @@ export class LiveHandset extends Store<LiveHandsetView> {
   private hear(message: HandsetHears): void {
     switch (message.type) {
       case 'call': {
-        const { callId, token, lineName } = message;
+        const { callId, token, lineName, unheard } = message;
         sessionStorage.setItem(place, JSON.stringify({ callId, token }));
-        return this.set({ status: 'on', lineName, transcript: [], problem: null });
+        return this.set({ status: 'on', lineName, transcript: [], unheard: new Set(unheard), problem: null });
       }
       case 'refused':
         sessionStorage.removeItem(place);
@@ -153,7 +153,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
       this.stops.set('ringback', playRingback());
       return;
     }
-    const once = items.reduce((sum, item) => sum + item.ms + (item.type === 'sentence' ? item.pauseMs : 0), 0);
+    const once = heardMs(items);
     let stop = playHeard(items, 0, () => undefined);
     const timer = setInterval(() => {
       stop();

@@ -1,6 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { TranscriptEntry } from '@locutor/core/call';
 import { waitedMs } from '@locutor/core/call';
+import { outcomeWords } from '@locutor/core/traffic';
 import type { Names } from '@locutor/core/line';
 import { Link } from 'react-router';
 import { audioUrl, useCall, useMessages, useVersions } from '../../api/resources';
@@ -12,7 +13,6 @@ import { ScreenHead } from '../../parts/ScreenHead';
 import { SoundPlayer } from '../../parts/SoundPlayer';
 import { showLength, showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
-import { outcomeWords } from './outcomeWords';
 
 /** A call as it went, step by step, each with its second. */
 export function CallReplay({ callId }: { readonly callId: string }) {

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Input, Table, Text } from '@chakra-ui/react';
 import { outcomes } from '@locutor/core/call';
+import { outcomeWords } from '@locutor/core/traffic';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -12,7 +13,6 @@ import { useNow } from '../../parts/useNow';
 import { callerName } from '../../live/CallerLine';
 import { targetNameOf } from './answeredWords';
 import { CallReplay } from './CallReplay';
-import { outcomeWords } from './outcomeWords';
 
 const dayMs = 86_400_000;
 const spans = [

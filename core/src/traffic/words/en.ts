@@ -1,4 +1,4 @@
-import type { Outcome } from '@locutor/core/call';
+import type { Outcome } from '../../call';
 
 /** What a call came to, as the call log tells it. */
 export const outcomeWords: Readonly<Record<Outcome, string>> = {
