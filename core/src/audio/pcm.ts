@@ -25,22 +25,9 @@ export function peakOf({ samples }: Pcm): number {
   return peak;
 }
 
-/** Scaled to a level in dB relative to full scale, or less where its peak would come closer than 1 dB to it. */
-export function withLevel(pcm: Pcm, targetDb: number): Pcm {
-  const peak = peakOf(pcm);
-  if (peak === 0) return pcm;
-  const gain = Math.min(10 ** ((targetDb - levelDb(pcm)) / 20), 10 ** (-1 / 20) / peak);
-  return { ...pcm, samples: pcm.samples.map((sample) => sample * gain) };
-}
-
-/** Without the silence at both ends: what stays below `floor` (0 to 1), less a margin in ms. */
-export function trimSilence({ samples, rateHz }: Pcm, floor = 0.004, marginMs = 20): Pcm {
-  const margin = Math.round((marginMs / 1000) * rateHz);
-  const first = samples.findIndex((sample) => Math.abs(sample) > floor);
-  if (first < 0) return { samples: new Float32Array(0), rateHz };
-  let last = samples.length - 1;
-  while (Math.abs(samples[last] ?? 0) <= floor) last -= 1;
-  return { samples: samples.slice(Math.max(0, first - margin), last + 1 + margin), rateHz };
+export function withGain({ samples, rateHz }: Pcm, gainDb: number): Pcm {
+  const gain = 10 ** (gainDb / 20);
+  return { samples: samples.map((sample) => sample * gain), rateHz };
 }
 
 /** Several pieces of the same rate one after the other. @throws Error when rates differ. */

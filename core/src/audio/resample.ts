@@ -1,68 +1,71 @@
+import { dot, windowedSinc } from './fir';
 import type { Pcm } from './pcm';
 
 /** Zero crossings of the filter on each side: more is steeper and slower. */
-const crossings = 32;
-const kaiserBeta = 8;
-/** Where the filter begins to close, as a part of the lower of the two Nyquist rates. */
-const passBand = 0.92;
+const crossings = 29;
+/**
+ * Where the filter is half closed, as a part of the lower of the two Nyquist rates. It is shut a little above the
+ * Nyquist rate: the little that folds back there lands above all that a telephone carries.
+ */
+const passBand = 0.978;
+
+/** Far above the new rate, the sound is first brought near it by a short filter, which saves most of the work. */
+const roughCrossings = 5;
 
 /**
  * The same sound at another rate, band-limited by a Kaiser-windowed sinc, so that nothing above the new Nyquist
- * rate folds back into it.
+ * rate folds back into it. Down to 8 kHz, 3.6 kHz is kept whole and
+ * all from 4.3 kHz on is 60 dB down or more.
  */
 export function resample(pcm: Pcm, rateHz: number): Pcm {
   if (pcm.rateHz === rateHz) return pcm;
-  const ratio = rateHz / pcm.rateHz;
-  const cutoff = passBand * Math.min(1, ratio);
-  const reach = crossings / cutoff;
-  const phases = phaseTable(pcm.rateHz, rateHz, cutoff, reach);
-  const length = Math.round(pcm.samples.length * ratio);
+  const near = nearRate(pcm, rateHz);
+  const ratio = rateHz / near.rateHz;
+  const length = Math.round((pcm.samples.length * rateHz) / pcm.rateHz);
+  return filtered(near, rateHz, length, passBand * Math.min(1, ratio), crossings);
+}
+
+/** The sound at a whole part of its rate, still half as high again as the one wanted; as it is where there is none. */
+function nearRate(pcm: Pcm, rateHz: number): Pcm {
+  const part = Math.floor(pcm.rateHz / (1.5 * rateHz));
+  if (part < 2) return pcm;
+  // Open up to the wanted Nyquist rate; closed where what folds back would come below it.
+  const cutoff = 1 / part;
+  return filtered(pcm, pcm.rateHz / part, Math.ceil(pcm.samples.length / part), cutoff, roughCrossings);
+}
+
+function filtered(
+  { samples: source, rateHz: fromHz }: Pcm,
+  rateHz: number,
+  length: number,
+  cutoff: number,
+  zeros: number,
+): Pcm {
+  const step = fromHz / rateHz;
+  const reach = zeros / cutoff;
+  const phases = phaseTable(fromHz, rateHz, cutoff, reach);
   const samples = new Float32Array(length);
   for (let index = 0; index < length; index += 1) {
-    const centre = index / ratio;
-    const first = Math.ceil(centre - reach);
     const taps = phases[index % phases.length] as Float32Array;
-    let sum = 0;
-    for (let tap = 0; tap < taps.length; tap += 1) sum += (pcm.samples[first + tap] ?? 0) * (taps[tap] as number);
-    samples[index] = sum;
+    const first = Math.ceil(index * step - reach);
+    const from = Math.max(0, -first);
+    const to = Math.min(taps.length, source.length - first);
+    samples[index] = dot(source, first + from, taps, from, to - from);
   }
   return { samples, rateHz };
 }
 
 /** The filter's taps for each position that an output sample can have between two input samples; they repeat. */
 function phaseTable(fromHz: number, toHz: number, cutoff: number, reach: number): Float32Array[] {
-  const count = toHz / greatestCommonDivisor(fromHz, toHz);
-  const ratio = toHz / fromHz;
+  const count = Math.round(toHz / greatestCommonDivisor(fromHz, toHz));
   return Array.from({ length: count }, (_, phase) => {
-    const centre = phase / ratio;
+    const centre = (phase * fromHz) / toHz;
     const first = Math.ceil(centre - reach);
-    const last = Math.floor(centre + reach);
-    return Float32Array.from({ length: last - first + 1 }, (_unused, tap) => {
-      const distance = first + tap - centre;
-      return cutoff * sinc(cutoff * distance) * kaiser(distance / reach);
-    });
+    const taps = new Float32Array(Math.floor(centre + reach) - first + 1);
+    return taps.map((_unused, tap) => windowedSinc(first + tap - centre, cutoff, reach));
   });
 }
 
-function sinc(x: number): number {
-  return x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x);
-}
-
-function kaiser(x: number): number {
-  return Math.abs(x) > 1 ? 0 : bessel(kaiserBeta * Math.sqrt(1 - x * x)) / bessel(kaiserBeta);
-}
-
-/** The modified Bessel function of the first kind, order 0, by its series. */
-function bessel(x: number): number {
-  let sum = 1;
-  let term = 1;
-  for (let k = 1; term > 1e-12 * sum; k += 1) {
-    term *= (x / (2 * k)) ** 2;
-    sum += term;
-  }
-  return sum;
-}
-
 function greatestCommonDivisor(one: number, other: number): number {
-  return other === 0 ? one : greatestCommonDivisor(other, one % other);
+  return other < 1e-6 ? one : greatestCommonDivisor(other, one % other);
 }

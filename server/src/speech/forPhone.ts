@@ -1,11 +1,19 @@
-import { lengthMs, phoneRateHz, resample, trimSilence, withLevel, writeMuLawWav, type Pcm } from '@locutor/core/audio';
+import {
+  atLineLoudness,
+  lengthMs,
+  phoneRateHz,
+  resample,
+  trimEnds,
+  writeMuLawWav,
+  type Pcm,
+} from '@locutor/core/audio';
 import type { Spoken } from './voice';
 
-/** Speech on a telephone line: loud enough to carry, with room for peaks. */
-const targetDb = -20;
+/** Sentences bring their own pauses, so little silence stays at their ends. */
+const margin = { startMs: 20, endMs: 30 };
 
-/** What a voice made, as the telephone carries it: both ends trimmed, at one level, band-limited to 8 kHz. */
+/** What a voice made, as the telephone carries it: both ends trimmed, at the line's loudness, band-limited to 8 kHz. */
 export function forPhone(spoken: Pcm): Spoken {
-  const pcm = resample(withLevel(trimSilence(spoken), targetDb), phoneRateHz);
+  const { pcm } = atLineLoudness(trimEnds(resample(spoken, phoneRateHz), margin).pcm);
   return { wav: writeMuLawWav(pcm), lengthMs: lengthMs(pcm) };
 }

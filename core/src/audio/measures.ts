@@ -1,0 +1,92 @@
+import { integratedLufs } from './loudness';
+import { lengthMs, type Pcm } from './pcm';
+import { trimEnds } from './trim';
+import { truePeakDb } from './truePeak';
+
+/** What can be said of a sound by measuring it. Levels are -Infinity for silence. */
+export interface Measures {
+  readonly lengthMs: number;
+  /** Integrated loudness (ITU-R BS.1770-4). */
+  readonly lufs: number;
+  /** In dB relative to full scale, between samples too. */
+  readonly truePeakDb: number;
+  /** What goes on between the words: the level under which a tenth of the sound stays, in dB relative to full scale. */
+  readonly noiseDb: number;
+  /** The level that the loudest tenth goes over, in the same measure. */
+  readonly speechDb: number;
+  /** How often the wave was cut flat at the top of what could be recorded. */
+  readonly clippedPlaces: number;
+}
+
+/** Measures a sound. `recording` is the sound it was made from, in which clipping still shows. */
+export function measure(pcm: Pcm, recording: Pcm = pcm): Measures {
+  const levels = windowLevels(pcm);
+  return {
+    lengthMs: lengthMs(pcm),
+    lufs: integratedLufs([pcm.samples], pcm.rateHz),
+    truePeakDb: truePeakDb(pcm),
+    noiseDb: at(levels, 0.1),
+    speechDb: at(levels, 0.9),
+    clippedPlaces: clippedPlaces(recording.samples),
+  };
+}
+
+const windowMs = 30;
+
+/** Levels of short windows between the first word and the last, in dB, from the quietest. */
+function windowLevels(pcm: Pcm): readonly number[] {
+  const { samples, rateHz } = trimEnds(pcm).pcm;
+  const size = Math.max(1, Math.round((windowMs / 1000) * rateHz));
+  const levels: number[] = [];
+  for (let from = 0; from + size <= samples.length; from += size) {
+    let sum = 0;
+    for (let index = from; index < from + size; index += 1) sum += (samples[index] as number) ** 2;
+    levels.push(10 * Math.log10(sum / size));
+  }
+  return levels.sort((one, other) => one - other);
+}
+
+function at(sorted: readonly number[], part: number): number {
+  return sorted[Math.floor(part * (sorted.length - 1))] ?? -Infinity;
+}
+
+/** Where at least three samples in a row stand at the highest or lowest value, close to full scale. */
+function clippedPlaces(samples: Float32Array): number {
+  const nearFull = 0.985;
+  let places = 0;
+  let run = 1;
+  for (let index = 1; index <= samples.length; index += 1) {
+    const before = samples[index - 1] as number;
+    if (index < samples.length && Math.abs(before) >= nearFull && samples[index] === before) run += 1;
+    else {
+      if (run >= 3) places += 1;
+      run = 1;
+    }
+  }
+  return places;
+}
+
+/** What a listener would find wrong with a recording. */
+export type SoundFault = 'silent' | 'tooQuiet' | 'clipped' | 'noisy' | 'tooLong';
+
+/** From here on a greeting is longer than callers listen, in ms. */
+export const longGreetingMs = 60_000;
+const quietestLufs = -38;
+/** How far speech must stand out of the noise, in dB. */
+const leastAboveNoiseDb = 24;
+const mostClippedPlaces = 3;
+
+export function soundFaults(measures: Measures): readonly SoundFault[] {
+  if (measures.lufs < -65) return ['silent'];
+  return [
+    ...(measures.lufs < quietestLufs ? ['tooQuiet' as const] : []),
+    ...(measures.clippedPlaces > mostClippedPlaces ? ['clipped' as const] : []),
+    ...(isNoisy(measures) ? ['noisy' as const] : []),
+    ...(measures.lengthMs > longGreetingMs ? ['tooLong' as const] : []),
+  ];
+}
+
+/** Whether noise is heard between the words. */
+export function isNoisy({ noiseDb, speechDb }: Measures): boolean {
+  return noiseDb > -62 && speechDb - noiseDb < leastAboveNoiseDb;
+}

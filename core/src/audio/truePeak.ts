@@ -1,0 +1,38 @@
+import { dot, windowedSinc } from './fir';
+import { peakOf, type Pcm } from './pcm';
+
+/** Places between two samples at which the wave is looked at; ITU-R BS.1770-4 annex 2 asks for four at least. */
+const places = 8;
+const reach = 16;
+const phases = Array.from({ length: places - 1 }, (_, place) =>
+  Float32Array.from({ length: 2 * reach }, (_unused, tap) =>
+    windowedSinc(tap - reach + 1 - (place + 1) / places, 0.98, reach),
+  ),
+);
+
+/** Between samples the wave does not rise to more than twice what they reach around there; less than that is passed over. */
+const looksFrom = 0.4;
+
+/** The highest point of the wave in dB relative to full scale, between samples too (dBTP). -Infinity for silence. */
+export function truePeakDb(pcm: Pcm): number {
+  const peaks = truePeaks(pcm.samples, peakOf(pcm));
+  return 20 * Math.log10(peakOf({ ...pcm, samples: peaks }));
+}
+
+/** How far the wave goes at each sample and on the way to the next, regardless of sign; exact where it nears `level`. */
+export function truePeaks(samples: Float32Array, level: number): Float32Array {
+  const peaks = samples.map(Math.abs);
+  const least = looksFrom * level;
+  for (let index = 0; index < samples.length; index += 1) {
+    let peak = peaks[index] as number;
+    if (peak < least && Math.abs(samples[index + 1] ?? 0) < least) continue;
+    const first = index - reach + 1;
+    const from = Math.max(0, -first);
+    const to = Math.min(2 * reach, samples.length - first);
+    for (const taps of phases) {
+      peak = Math.max(peak, Math.abs(dot(samples, first + from, taps, from, to - from)));
+    }
+    peaks[index] = peak;
+  }
+  return peaks;
+}

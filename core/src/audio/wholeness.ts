@@ -1,0 +1,111 @@
+import { id3Length, type SoundFileKind } from './fileKind';
+import { textAt } from './wav';
+
+/** What the outside of a compressed file tells before it is decoded. */
+export interface Outside {
+  readonly isCutOff: boolean;
+  readonly isEncrypted: boolean;
+}
+
+/**
+ * Whether a compressed file ends before it should, or is locked by rights management. Decoders pass over what is
+ * missing; a greeting that stops in the middle of a word is worse than none.
+ */
+export function lookOutside(file: Uint8Array, kind: SoundFileKind): Outside {
+  switch (kind) {
+    case 'm4a':
+      return lookAtBoxes(file);
+    case 'ogg':
+      return { isCutOff: !endsOggStream(file), isEncrypted: false };
+    case 'mp3':
+      return { isCutOff: !endsWithWholeFrame(file), isEncrypted: false };
+    case 'aiff':
+      return { isCutOff: uint32(file, 4) + 8 > file.length, isEncrypted: false };
+    default:
+      return { isCutOff: false, isEncrypted: false };
+  }
+}
+
+/** ISO 14496-12: boxes one after the other; a sound entry named `enca` or Apple's `drms` is encrypted. */
+function lookAtBoxes(file: Uint8Array): Outside {
+  let at = 0;
+  let hasMovie = false;
+  let hasData = false;
+  let isEncrypted = false;
+  while (at + 8 <= file.length) {
+    const name = textAt(file, at + 4);
+    const size = boxSize(file, at);
+    if (size < 8) break;
+    if (at + size > file.length) return { isCutOff: true, isEncrypted };
+    if (name === 'moov') {
+      hasMovie = true;
+      isEncrypted = hasEncryptedEntry(file.subarray(at, at + size));
+    }
+    if (name === 'mdat') hasData = true;
+    at += size;
+  }
+  return { isCutOff: !hasMovie || !hasData, isEncrypted };
+}
+
+function boxSize(file: Uint8Array, at: number): number {
+  const size = uint32(file, at);
+  if (size === 0) return file.length - at;
+  return size === 1 ? uint32(file, at + 8) * 2 ** 32 + uint32(file, at + 12) : size;
+}
+
+/** The entry of a track's sound stands in its `stsd` box after a version and a count. */
+function hasEncryptedEntry(movie: Uint8Array): boolean {
+  for (let at = 4; at + 16 < movie.length; at += 1) {
+    if (movie[at] === 0x73 && textAt(movie, at) === 'stsd') {
+      const entry = textAt(movie, at + 16);
+      if (entry === 'enca' || entry === 'drms') return true;
+    }
+  }
+  return false;
+}
+
+/** RFC 3533 section 6: the last page of a stream has the third bit of its header type set, and is all there. */
+function endsOggStream(file: Uint8Array): boolean {
+  let at = 0;
+  let ended = false;
+  while (at + 27 <= file.length && textAt(file, at) === 'OggS') {
+    const count = file[at + 26] ?? 0;
+    let size = 27 + count;
+    for (let index = 0; index < count; index += 1) size += file[at + 27 + index] ?? 0;
+    if (at + size > file.length) return false;
+    ended = ((file[at + 5] ?? 0) & 4) !== 0;
+    at += size;
+  }
+  return ended;
+}
+
+const bitratesOf1 = [0, 32, 40, 48, 56, 64, 80, 96, 112, 128, 160, 192, 224, 256, 320];
+const bitratesOf2 = [0, 8, 16, 24, 32, 40, 48, 56, 64, 80, 96, 112, 128, 144, 160];
+const ratesHz = [44_100, 48_000, 32_000];
+
+/** Layer III frames one after the other (ISO 11172-3); tags may follow the last one. */
+function endsWithWholeFrame(file: Uint8Array): boolean {
+  let at = id3Length(file);
+  for (;;) {
+    const length = frameLength(file, at);
+    if (length === undefined) return true;
+    if (at + length > file.length) return false;
+    at += length;
+  }
+}
+
+function frameLength(file: Uint8Array, at: number): number | undefined {
+  const [one = 0, two = 0, three = 0] = file.subarray(at, at + 3);
+  if (one !== 0xff || (two & 0xe6) !== 0xe2) return undefined;
+  const version = (two >> 3) & 3;
+  const rate = ratesHz[(three >> 2) & 3];
+  const kbps = (version === 3 ? bitratesOf1 : bitratesOf2)[three >> 4];
+  if (version === 1 || !rate || !kbps) return undefined;
+  const halvings = version === 3 ? 1 : version === 2 ? 2 : 4;
+  return Math.floor(((version === 3 ? 144 : 72) * kbps * 1000) / (rate / halvings)) + ((three >> 1) & 1);
+}
+
+function uint32(file: Uint8Array, at: number): number {
+  const [one = 0, two = 0, three = 0, four = 0] = file.subarray(at, at + 4);
+  return one * 2 ** 24 + two * 2 ** 16 + three * 256 + four;
+}
