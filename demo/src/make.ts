@@ -1,8 +1,8 @@
 import { joinPcm, phoneRateHz, readWav, writeWav } from '@locutor/core/audio';
-import { outcomeOf, type CallScript } from '@locutor/core/call';
+import { outcomeOf, spokenFacts, type CallScript } from '@locutor/core/call';
 import type { Box, CallerList, Contact, Group, Person, Queue, Tell } from '@locutor/core/directory';
 import { periodId, weekdays, type Hours, type WeekSpan } from '@locutor/core/hours';
-import type { Attendant, Greeting, Line } from '@locutor/core/line';
+import type { Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
 import { CallLog } from '@locutor/server/callLog/callLog.service';
@@ -77,7 +77,7 @@ async function fill(ask: Ask, url: string): Promise<void> {
   });
   await addShed(ask, cast, line);
   await ask('POST', `/api/lines/${line.id}/versions`, { draftRevision: saved.revision });
-  await speakAhead(ask, attendant);
+  await speakAhead(ask, line.id);
   for (const message of messages) await leaveMessage(ask, url, cast, message);
 }
 
@@ -172,7 +172,7 @@ async function addShed(ask: Ask, cast: Cast, main: Line): Promise<void> {
   const attendant = shedAttendant(cast, open, main.id);
   const saved = await ask<{ revision: number }>('PUT', `/api/lines/${shed.id}/draft`, { revision: 1, attendant });
   await ask('POST', `/api/lines/${shed.id}/versions`, { draftRevision: saved.revision });
-  await speakAhead(ask, attendant);
+  await speakAhead(ask, shed.id);
 }
 
 /** Winter hours: weekdays with a lunch break at the front desk, and Saturday mornings. */
@@ -189,12 +189,16 @@ async function setHours(ask: Ask, line: Line): Promise<Hours> {
   return ask<Hours>('PUT', path, { revision, periods: [...periods, lunch], week });
 }
 
-/** Has the whole script spoken, so that the first call is heard without a wait. */
-async function speakAhead(ask: Ask, attendant: Attendant): Promise<void> {
-  for (const sheet of attendant.sheets) {
-    const texts = sheetSentences(sheet, attendant.voice).map((sentence) => sentence.text);
-    const voice = sheet.voice ?? attendant.voice;
-    if (texts.length > 0) await ask('POST', '/api/speech', { voice, texts });
+/** Has the whole script of a line spoken, so that the first call is heard without a wait. */
+async function speakAhead(ask: Ask, lineId: Line['id']): Promise<void> {
+  const script = await ask<CallScript>('GET', `/api/lines/${lineId}/script`);
+  for (const line of script.lines.filter(({ id }) => id === lineId)) {
+    const { sheets, voice: ofScript } = line.attendant;
+    for (const sheet of sheets) {
+      const sentences = sheetSentences(sheet, ofScript, spokenFacts(script, line, Date.now()));
+      const texts = sentences.filter(({ recorded }) => !recorded).map(({ text }) => text);
+      if (texts.length > 0) await ask('POST', '/api/speech', { voice: sheet.voice ?? ofScript, texts });
+    }
   }
 }
 

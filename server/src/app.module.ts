@@ -8,6 +8,7 @@ import { CallerListsModule } from './callerLists/callerLists.module';
 import type { Config } from './config';
 import { ContactsModule } from './contacts/contacts.module';
 import { dataSourceOptions } from './database/dataSource';
+import { DictionaryModule } from './dictionary/dictionary.module';
 import { DraftsModule } from './drafts/drafts.module';
 import { ExtensionsModule } from './extensions/extensions.module';
 import { GreetingsModule } from './greetings/greetings.module';
@@ -25,6 +26,7 @@ import { QueuesModule } from './queues/queues.module';
 import { SettingsModule } from './settings/settings.module';
 import { SpeechModule } from './speech/speech.module';
 import { StartModule } from './start/start.module';
+import { TakesModule } from './takes/takes.module';
 import { TrialsModule } from './trials/trials.module';
 import { UsesModule } from './uses/uses.module';
 import { VersionsModule } from './versions/versions.module';
@@ -52,6 +54,8 @@ export class AppModule {
         CallerListsModule,
         GreetingsModule,
         MessagesModule,
+        TakesModule,
+        DictionaryModule,
         SpeechModule,
         TrialsModule,
         LiveModule,

@@ -18,7 +18,7 @@ export { integratedLufs } from './loudness';
 export { truePeakDb } from './truePeak';
 export { limitPeaks } from './limit';
 export { trimEnds } from './trim';
-export { measure, soundFaults, type Measures, type SoundFault } from './measures';
+export { measure, silenceDb, soundFaults, type Measures, type SoundFault } from './measures';
 export { applyCutting, longestPauseMs, mostCuts, type Cutting, type Pause, type Stretch } from './cutting';
 export {
   atLineLoudness,

@@ -3,7 +3,7 @@ import { lengthMs, type Pcm } from './pcm';
 import { trimEnds } from './trim';
 import { truePeakDb } from './truePeak';
 
-/** What can be said of a sound by measuring it. Levels are -Infinity for silence. */
+/** What can be said of a sound by measuring it. Levels of silence are those of `silenceDb`. */
 export interface Measures {
   readonly lengthMs: number;
   /** Integrated loudness (ITU-R BS.1770-4). */
@@ -18,13 +18,16 @@ export interface Measures {
   readonly clippedPlaces: number;
 }
 
+/** The level that silence is given, so that every level is a number. */
+export const silenceDb = -120;
+
 /** Measures a sound. `recording` is the sound it was made from, in which clipping still shows. */
 export function measure(pcm: Pcm, recording: Pcm = pcm): Measures {
   const levels = windowLevels(pcm);
   return {
     lengthMs: lengthMs(pcm),
-    lufs: integratedLufs([pcm.samples], pcm.rateHz),
-    truePeakDb: truePeakDb(pcm),
+    lufs: Math.max(silenceDb, integratedLufs([pcm.samples], pcm.rateHz)),
+    truePeakDb: Math.max(silenceDb, truePeakDb(pcm)),
     noiseDb: at(levels, 0.1),
     speechDb: at(levels, 0.9),
     clippedPlaces: clippedPlaces(recording.samples),
@@ -47,7 +50,7 @@ function windowLevels(pcm: Pcm): readonly number[] {
 }
 
 function at(sorted: readonly number[], part: number): number {
-  return sorted[Math.floor(part * (sorted.length - 1))] ?? -Infinity;
+  return Math.max(silenceDb, sorted[Math.floor(part * (sorted.length - 1))] ?? silenceDb);
 }
 
 /** Where at least three samples in a row stand at the highest or lowest value, close to full scale. */
@@ -72,8 +75,8 @@ export type SoundFault = 'silent' | 'tooQuiet' | 'clipped' | 'noisy' | 'tooLong'
 /** From here on a greeting is longer than callers listen, in ms. */
 export const longGreetingMs = 60_000;
 const quietestLufs = -38;
-/** How far speech must stand out of the noise, in dB. */
-const leastAboveNoiseDb = 24;
+/** How far speech must stand out of the noise, in dB; what goes on evenly, such as music, is no speech. */
+const aboveNoiseDb = { least: 24, speech: 6 } as const;
 const mostClippedPlaces = 3;
 
 export function soundFaults(measures: Measures): readonly SoundFault[] {
@@ -88,5 +91,6 @@ export function soundFaults(measures: Measures): readonly SoundFault[] {
 
 /** Whether noise is heard between the words. */
 export function isNoisy({ noiseDb, speechDb }: Measures): boolean {
-  return noiseDb > -62 && speechDb - noiseDb < leastAboveNoiseDb;
+  const above = speechDb - noiseDb;
+  return noiseDb > -62 && above > aboveNoiseDb.speech && above < aboveNoiseDb.least;
 }

@@ -5,7 +5,11 @@ import { textAt } from './wav';
 export interface Outside {
   readonly isCutOff: boolean;
   readonly isEncrypted: boolean;
+  /** How long it says it is, in ms; null where it does not say. */
+  readonly statedMs: number | null;
 }
+
+const silent: Outside = { isCutOff: false, isEncrypted: false, statedMs: null };
 
 /**
  * Whether a compressed file ends before it should, or is locked by rights management. Decoders pass over what is
@@ -16,13 +20,18 @@ export function lookOutside(file: Uint8Array, kind: SoundFileKind): Outside {
     case 'm4a':
       return lookAtBoxes(file);
     case 'ogg':
-      return { isCutOff: !endsOggStream(file), isEncrypted: false };
+      return { ...silent, isCutOff: !endsOggStream(file) };
     case 'mp3':
-      return { isCutOff: !endsWithWholeFrame(file), isEncrypted: false };
+      return { ...silent, isCutOff: !endsWithWholeFrame(file, mp3FrameLength) };
+    case 'aac':
+      return { ...silent, isCutOff: !endsWithWholeFrame(file, adtsFrameLength) };
     case 'aiff':
-      return { isCutOff: uint32(file, 4) + 8 > file.length, isEncrypted: false };
-    default:
-      return { isCutOff: false, isEncrypted: false };
+      return { ...silent, isCutOff: uint32(file, 4) + 8 > file.length };
+    case 'flac':
+      return { ...silent, statedMs: flacMs(file) };
+    case 'wav':
+    case 'au':
+      return silent;
   }
 }
 
@@ -32,19 +41,21 @@ function lookAtBoxes(file: Uint8Array): Outside {
   let hasMovie = false;
   let hasData = false;
   let isEncrypted = false;
+  let statedMs: number | null = null;
   while (at + 8 <= file.length) {
     const name = textAt(file, at + 4);
     const size = boxSize(file, at);
     if (size < 8) break;
-    if (at + size > file.length) return { isCutOff: true, isEncrypted };
+    if (at + size > file.length) return { isCutOff: true, isEncrypted, statedMs };
     if (name === 'moov') {
       hasMovie = true;
       isEncrypted = hasEncryptedEntry(file.subarray(at, at + size));
+      statedMs = movieMs(file.subarray(at, at + size));
     }
     if (name === 'mdat') hasData = true;
     at += size;
   }
-  return { isCutOff: !hasMovie || !hasData, isEncrypted };
+  return { isCutOff: !hasMovie || !hasData, isEncrypted, statedMs };
 }
 
 function boxSize(file: Uint8Array, at: number): number {
@@ -53,15 +64,34 @@ function boxSize(file: Uint8Array, at: number): number {
   return size === 1 ? uint32(file, at + 8) * 2 ** 32 + uint32(file, at + 12) : size;
 }
 
+/** The movie header's time scale and length; its version 1 has longer fields. */
+function movieMs(movie: Uint8Array): number | null {
+  const at = placeOf(movie, 'mvhd');
+  if (at < 0) return null;
+  const isLong = movie[at + 4] === 1;
+  const scale = uint32(movie, at + (isLong ? 24 : 16));
+  const length = isLong ? uint32(movie, at + 28) * 2 ** 32 + uint32(movie, at + 32) : uint32(movie, at + 20);
+  return scale > 0 ? (length / scale) * 1000 : null;
+}
+
 /** The entry of a track's sound stands in its `stsd` box after a version and a count. */
 function hasEncryptedEntry(movie: Uint8Array): boolean {
-  for (let at = 4; at + 16 < movie.length; at += 1) {
-    if (movie[at] === 0x73 && textAt(movie, at) === 'stsd') {
-      const entry = textAt(movie, at + 16);
-      if (entry === 'enca' || entry === 'drms') return true;
-    }
+  const at = placeOf(movie, 'stsd');
+  return at >= 0 && ['enca', 'drms'].includes(textAt(movie, at + 16));
+}
+
+function placeOf(bytes: Uint8Array, name: string): number {
+  for (let at = 4; at + 16 < bytes.length; at += 1) {
+    if (bytes[at] === name.charCodeAt(0) && textAt(bytes, at) === name) return at;
   }
-  return false;
+  return -1;
+}
+
+/** The first block of a FLAC file (RFC 9639 section 8.2): rate in 20 bits, then, after eight, samples in 36. */
+function flacMs(file: Uint8Array): number | null {
+  const rate = uint32(file, 18) >>> 12;
+  const samples = ((file[21] ?? 0) & 0x0f) * 2 ** 32 + uint32(file, 22);
+  return rate > 0 && samples > 0 ? (samples / rate) * 1000 : null;
 }
 
 /** RFC 3533 section 6: the last page of a stream has the third bit of its header type set, and is all there. */
@@ -83,18 +113,27 @@ const bitratesOf1 = [0, 32, 40, 48, 56, 64, 80, 96, 112, 128, 160, 192, 224, 256
 const bitratesOf2 = [0, 8, 16, 24, 32, 40, 48, 56, 64, 80, 96, 112, 128, 144, 160];
 const ratesHz = [44_100, 48_000, 32_000];
 
-/** Layer III frames one after the other (ISO 11172-3); tags may follow the last one. */
-function endsWithWholeFrame(file: Uint8Array): boolean {
+/** Frames one after the other; tags may follow the last one. */
+function endsWithWholeFrame(file: Uint8Array, lengthAt: (file: Uint8Array, at: number) => number | undefined): boolean {
   let at = id3Length(file);
   for (;;) {
-    const length = frameLength(file, at);
+    const length = lengthAt(file, at);
     if (length === undefined) return true;
     if (at + length > file.length) return false;
     at += length;
   }
 }
 
-function frameLength(file: Uint8Array, at: number): number | undefined {
+/** ISO 13818-7: the length stands in 13 bits of the header. */
+function adtsFrameLength(file: Uint8Array, at: number): number | undefined {
+  const [one = 0, two = 0, , four = 0, five = 0, six = 0] = file.subarray(at, at + 6);
+  if (one !== 0xff || (two & 0xf6) !== 0xf0) return undefined;
+  const length = ((four & 3) << 11) | (five << 3) | (six >> 5);
+  return length >= 7 ? length : undefined;
+}
+
+/** Layer III (ISO 11172-3): the length follows from bit rate and sampling rate. */
+function mp3FrameLength(file: Uint8Array, at: number): number | undefined {
   const [one = 0, two = 0, three = 0] = file.subarray(at, at + 3);
   if (one !== 0xff || (two & 0xe6) !== 0xe2) return undefined;
   const version = (two >> 3) & 3;

@@ -1,5 +1,5 @@
 import type { Group } from '../directory';
-import { music, greetingItems } from './hold';
+import { libraryItems, music } from './hold';
 import { callLimits } from './limits';
 import { newId, note, setPhase, type Run } from './run';
 import type { PlayItem } from './effect';
@@ -45,6 +45,6 @@ export function hearingItems(run: Run, hear: Hearing): readonly PlayItem[] {
     case 'music':
       return [music(callLimits.musicMs)];
     case 'greeting':
-      return greetingItems(run, hear.greetingId);
+      return libraryItems(run, hear.greetingId);
   }
 }

@@ -1,11 +1,9 @@
 import type { GreetingId } from '../line';
-import { asSentences } from '../speech';
 import type { PlayItem } from './effect';
-import { asItems } from './items';
 import { callLimits } from './limits';
-import { sentencesIn } from './ready';
 import { note, play, setPhase, stopPlaying, type Run } from './run';
 import type { Connected, OnHold } from './state';
+import { greetingItems } from './words';
 
 /** Puts the caller on hold: they hear the music or audio over and over. */
 export function hold(run: Run, { target, holdGreetingId }: Connected): void {
@@ -26,15 +24,14 @@ export function resume(run: Run, { target, holdGreetingId, playId }: OnHold): vo
 }
 
 function holdItems(run: Run, greetingId: GreetingId | null): readonly PlayItem[] {
-  const items = greetingId ? greetingItems(run, greetingId) : [];
+  const items = greetingId ? libraryItems(run, greetingId) : [];
   return items.length > 0 ? items : [music(callLimits.musicMs)];
 }
 
 /** A greeting of the library as something to be heard; nothing when it is gone. */
-export function greetingItems(run: Run, greetingId: GreetingId): readonly PlayItem[] {
+export function libraryItems(run: Run, greetingId: GreetingId): readonly PlayItem[] {
   const greeting = run.ready.greetings.get(greetingId);
-  if (!greeting) return [];
-  return asItems(asSentences(sentencesIn(run.ready, greeting.words), greeting.voice, { type: 'line' }));
+  return greeting ? greetingItems(run, greeting, { type: 'line' }) : [];
 }
 
 export function music(ms: number): PlayItem {

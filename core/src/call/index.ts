@@ -1,4 +1,4 @@
-export type { CallScript, LineScript } from './script';
+export { spokenFacts, type CallScript, type LineScript } from './script';
 export type { CallEvent, DirectTo, MessageToHear, TransferTo } from './event';
 export type {
   AskToAccept,

@@ -1,4 +1,4 @@
-import { estimateMs, type Sentence } from '../speech';
+import { expectedMs, type Sentence } from '../speech';
 import type { PlayItem } from './effect';
 
 /** Sentences as something to be played. */
@@ -9,10 +9,7 @@ export function asItems(sentences: readonly Sentence[]): readonly PlayItem[] {
 const beepMs = 400;
 
 /** How long something is heard, with the pause after it; sentences are estimated unless their length is known. */
-export function itemMs(
-  item: PlayItem,
-  sentenceMs: (sentence: Sentence) => number = ({ text }) => estimateMs(text),
-): number {
+export function itemMs(item: PlayItem, sentenceMs: (sentence: Sentence) => number = expectedMs): number {
   switch (item.type) {
     case 'beep':
       return beepMs;

@@ -9,13 +9,13 @@ import { stepsAt, type Dialable } from './ready';
 import { ring, whyNotPerson } from './ringing';
 import { lineOf, note, play, sayThen, setPhase, startTimer, stopPlaying, stopTimer, type Run } from './run';
 import type { GroupPlan, MenuDialling, MenuSpeaking, MenuWaiting, Next, Tries } from './state';
-import { lineItems, partItems, phrases } from './words';
+import { lineItems, partItems, phrases, sheetItems } from './words';
 
 type InMenu = MenuSpeaking | MenuWaiting | MenuDialling;
 
 /** Says a menu; keys count meanwhile if the menu allows it. */
 export function sayMenu(run: Run, sheetId: SheetId, tries: Tries): void {
-  const items = lineOf(run).sheets.get(sheetId)?.items ?? [];
+  const items = sheetItems(run, sheetId);
   if (items.length === 0) return waitForKey(run, { sheetId, tries });
   setPhase(run, { type: 'menuSpeaking', sheetId, tries, playId: play(run, items) });
 }

@@ -14,7 +14,7 @@ import { ring, whyNotPerson } from './ringing';
 import { lineOf, mayTurn, newId, note, sayThen, type Run } from './run';
 import type { OutsideTarget, Place, RingPlan, Target } from './state';
 import type { NotAnswered } from './transcript';
-import { lineItems, phrases, spokenItems, wordsItems } from './words';
+import { lineItems, phrases, sheetItems, spokenItems, wordsItems } from './words';
 
 /**
  * What taking a step led to: the call now waits for an event, the next step is to be taken, or a path with a name of
@@ -212,7 +212,7 @@ function goBack(run: Run): Taken {
 }
 
 function announce(run: Run, sheetId: SheetId): void {
-  const items = lineOf(run).sheets.get(sheetId)?.items ?? [];
+  const items = sheetItems(run, sheetId);
   const place: Place = { slot: { type: 'after', sheetId }, stepIndex: 0, then: null };
   if (items.length === 0) takePath(run, place);
   else sayThen(run, items, { type: 'path', place });

@@ -2,7 +2,7 @@ import type { Queue, QueueId, QueueReason } from '../directory';
 import type { Key } from '../line';
 import type { PlayItem, RungPhone } from './effect';
 import type { PlaceIs } from './event';
-import { greetingItems, music } from './hold';
+import { libraryItems, music } from './hold';
 import { callLimits } from './limits';
 import { newId, note, play, setPhase, startTimer, stopPlaying, stopTimer, type Run } from './run';
 import type { InQueue, Next, Place, Queuing } from './state';
@@ -97,7 +97,7 @@ export function connectMember(run: Run, phone: RungPhone, holdGreetingId: Queue[
 function loopItems(run: Run, queue: Queue | undefined): readonly PlayItem[] {
   const items = (queue?.waiting ?? []).flatMap((part): readonly PlayItem[] => {
     if (part.type === 'music') return [music(part.seconds * 1000)];
-    if (part.type === 'greeting') return greetingItems(run, part.greetingId);
+    if (part.type === 'greeting') return libraryItems(run, part.greetingId);
     return queue ? wordsItems(run, part.words, { type: 'queue', queueId: queue.id }) : [];
   });
   return items.length > 0 ? items : [music(callLimits.musicMs)];

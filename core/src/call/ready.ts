@@ -1,7 +1,7 @@
 import type { Box, CallerList, Group, Person, Queue } from '../directory';
 import { isInList } from '../directory';
 import type { Hours } from '../hours';
-import { answersAt, nextBoundary, type Answer } from '../hours';
+import { answersAt, hoursId, nextBoundary, type Answer } from '../hours';
 import {
   type Attendant,
   type Greeting,
@@ -10,12 +10,14 @@ import {
   type NamedPathId,
   type Path,
   type Sheet,
+  hasLiveParts,
   pathAt,
+  type RecordedTake,
   type SheetId,
   type Slot,
   type VoiceId,
 } from '../line';
-import { asSentences, sheetSentences, splitSentences } from '../speech';
+import { asSentences, plainSentences, sheetSentences, type PlainSentence, type SpokenFacts } from '../speech';
 import { asItems } from './items';
 import type { PlayItem } from './effect';
 import type { CallScript, LineScript } from './script';
@@ -24,7 +26,8 @@ import type { CallScript, LineScript } from './script';
 export interface ReadySheet {
   readonly sheet: Sheet;
   readonly voice: VoiceId;
-  readonly items: readonly PlayItem[];
+  /** What it says; null where that depends on the moment or on the directory. */
+  readonly items: readonly PlayItem[] | null;
   readonly options: ReadonlyMap<Key, Path>;
 }
 
@@ -57,8 +60,9 @@ export interface Ready {
   readonly greetings: ReadonlyMap<string, Greeting>;
   readonly hours: ReadonlyMap<string, Hours>;
   readonly blocked: readonly CallerList[];
-  /** Words cut into sentences, which takes much longer than looking them up. */
-  readonly sentences: Map<string, readonly string[]>;
+  /** Words without live parts cut into sentences, which takes much longer than looking them up. */
+  readonly sentences: Map<string, readonly PlainSentence[]>;
+  readonly takes: ReadonlyMap<string, RecordedTake>;
   readonly phrases: Map<VoiceId, Map<string, readonly PlayItem[]>>;
 }
 
@@ -86,6 +90,7 @@ function makeReady(script: CallScript): Ready {
     boxes: byId(script.boxes),
     boxByOwner: new Map(byOwner.reverse()),
     greetings: byId(script.greetings),
+    takes: byId(script.takes),
     hours: byId(script.hours),
     blocked: script.callerLists.filter(({ kind }) => kind === 'blocked'),
     sentences: new Map(),
@@ -138,7 +143,7 @@ function readySheet(sheet: Sheet, attendantVoice: VoiceId): ReadySheet {
   const ready: ReadySheet = {
     sheet,
     voice,
-    items: asItems(sheetSentences(sheet, attendantVoice)),
+    items: isSteady(sheet) ? asItems(sheetSentences(sheet, attendantVoice, noFacts)) : null,
     options: new Map(options.map(({ key, path }) => [key, path])),
   };
   sheetsKnown.set(sheet, ready);
@@ -194,10 +199,11 @@ function ruleOf({ answering }: Attendant, isIt: (rule: Attendant['answering']['r
   return answering.rules.find(isIt)?.path ?? [];
 }
 
-/** Words cut into sentences. */
-export function sentencesIn(ready: Ready, words: string): readonly string[] {
+/** Words cut into sentences, live parts saying what is so by the facts. */
+export function sentencesIn(ready: Ready, words: string, voice: VoiceId, facts: SpokenFacts): readonly PlainSentence[] {
+  if (hasLiveParts(words)) return plainSentences(words, voice, facts);
   let texts = ready.sentences.get(words);
-  if (!texts) ready.sentences.set(words, (texts = splitSentences(words)));
+  if (!texts) ready.sentences.set(words, (texts = plainSentences(words, voice, facts)));
   return texts;
 }
 
@@ -206,6 +212,26 @@ export function phraseItems(ready: Ready, voice: VoiceId, words: string): readon
   let ofVoice = ready.phrases.get(voice);
   if (!ofVoice) ready.phrases.set(voice, (ofVoice = new Map()));
   let items = ofVoice.get(words);
-  if (!items) ofVoice.set(words, (items = asItems(asSentences(sentencesIn(ready, words), voice, { type: 'line' }))));
+  const plain = (): readonly PlainSentence[] => plainSentences(words, voice, noFacts);
+  if (!items) ofVoice.set(words, (items = asItems(asSentences(plain(), voice, { type: 'line' }))));
   return items;
 }
+
+/** Whether a sheet says the same whenever and from whatever directory it is said. */
+function isSteady(sheet: Sheet): boolean {
+  const isHeardFromTakes =
+    Object.keys(sheet.takes).length > 0 || (sheet.type === 'menu' && sheet.options.some(({ take }) => take));
+  const words = sheet.type === 'menu' ? [sheet.openingWords, sheet.closingWords] : [sheet.words];
+  return !isHeardFromTakes && !words.some(hasLiveParts);
+}
+
+/** For words in which nothing is live. */
+const noFacts: SpokenFacts = {
+  business: '',
+  atMs: 0,
+  zone: 'UTC',
+  hours: { id: hoursId.create('none'), name: '', periods: [], week: [] },
+  hoursOf: () => undefined,
+  personOf: () => undefined,
+  takeOf: () => undefined,
+};

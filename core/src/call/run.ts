@@ -1,4 +1,5 @@
 import type { VoiceId } from '../line';
+import type { SpokenFacts } from '../speech';
 import type { CallEffect, PlayItem } from './effect';
 import type { Ready, ReadyLine } from './ready';
 import type { CallScript } from './script';
@@ -75,4 +76,19 @@ export function voiceOf(run: Run): VoiceId {
 export function mayTurn(run: Run, most: number): boolean {
   run.state.turnsWithoutKey += 1;
   return run.state.turnsWithoutKey <= most;
+}
+
+/** What live parts say at this moment, on the line the caller is with, or the one dialled where there is none yet. */
+export function factsOf(run: Run): SpokenFacts {
+  const line = run.ready.lines.get(run.state.lineId ?? run.script.lineId);
+  if (!line) throw new Error('The call is with no line');
+  return {
+    business: line.script.name,
+    atMs: run.atMs,
+    zone: line.script.timeZone,
+    hours: line.script.hours,
+    hoursOf: (id) => run.ready.hours.get(id),
+    personOf: (id) => run.ready.people.get(id),
+    takeOf: (id) => run.ready.takes.get(id),
+  };
 }

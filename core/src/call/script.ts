@@ -1,10 +1,13 @@
 import type { Box, CallerList, Contact, E164, Group, Person, Queue } from '../directory';
 import type { Hours, TimeZone } from '../hours';
-import type { Attendant, Greeting, LineId } from '../line';
+import type { SpokenFacts } from '../speech';
+import type { Attendant, Greeting, LineId, RecordedTake } from '../line';
 
 /** A line as a call sees it. */
 export interface LineScript {
   readonly id: LineId;
+  /** The business's name as callers know it. */
+  readonly name: string;
   readonly number: E164;
   readonly timeZone: TimeZone;
   readonly hours: Hours;
@@ -24,6 +27,21 @@ export interface CallScript {
   readonly contacts: readonly Contact[];
   readonly callerLists: readonly CallerList[];
   readonly greetings: readonly Greeting[];
+  /** The recordings that sheets and greetings may be heard from. */
+  readonly takes: readonly RecordedTake[];
   /** The sets of hours that people keep. */
   readonly hours: readonly Hours[];
+}
+
+/** What live parts of a line's words are made from, at a moment in ms since 1970. */
+export function spokenFacts(script: CallScript, line: LineScript, atMs: number): SpokenFacts {
+  return {
+    business: line.name,
+    atMs,
+    zone: line.timeZone,
+    hours: line.hours,
+    hoursOf: (id) => script.hours.find((hours) => hours.id === id),
+    personOf: (id) => script.people.find((person) => person.id === id),
+    takeOf: (id) => script.takes.findLast((take) => take.id === id),
+  };
 }

@@ -1,17 +1,18 @@
 import type { Box } from '../directory';
 import { defaultVoice, type Spoken, type WordsPart, type SheetId } from '../line';
-import { asSentences, phrasesOf, type Phrases, type Source } from '../speech';
+import { asSentences, phrasesOf, recordedSentence, sheetSentences, takeOf, type Phrases, type Source } from '../speech';
+import type { Greeting, VoiceId } from '../line';
 import type { PlayItem } from './effect';
 import { asItems, beep } from './items';
 import { phraseItems, readyOf, sentencesIn } from './ready';
 import type { CallScript } from './script';
-import { voiceOf, type Run } from './run';
+import { factsOf, lineOf, voiceOf, type Run } from './run';
 
 const nothing: readonly PlayItem[] = [];
 
 /** Words typed in place, in the voice of the sheet the caller is in. */
 export function wordsItems(run: Run, words: string, source: Source): readonly PlayItem[] {
-  return words === '' ? nothing : asItems(asSentences(sentencesIn(run.ready, words), voiceOf(run), source));
+  return words === '' ? nothing : saidItems(run, words, voiceOf(run), source);
 }
 
 /** Words that belong to a menu but are not its greeting. */
@@ -22,7 +23,25 @@ export function partItems(run: Run, sheetId: SheetId, part: WordsPart, words: st
 export function spokenItems(run: Run, spoken: Spoken, source: Source): readonly PlayItem[] {
   if (spoken.type === 'typed') return wordsItems(run, spoken.words, source);
   const greeting = run.ready.greetings.get(spoken.greetingId);
-  return greeting ? asItems(asSentences(sentencesIn(run.ready, greeting.words), greeting.voice, source)) : nothing;
+  return greeting ? greetingItems(run, greeting, source) : nothing;
+}
+
+/** A greeting of the library: its recording, or its words by its voice. */
+export function greetingItems(run: Run, { words, voice, take }: Greeting, source: Source): readonly PlayItem[] {
+  const recorded = takeOf(take, factsOf(run));
+  return recorded ? asItems([recordedSentence(recorded, voice, source)]) : saidItems(run, words, voice, source);
+}
+
+function saidItems(run: Run, words: string, voice: VoiceId, source: Source): readonly PlayItem[] {
+  return asItems(asSentences(sentencesIn(run.ready, words, voice, factsOf(run)), voice, source));
+}
+
+/** What a sheet says at this moment. */
+export function sheetItems(run: Run, sheetId: SheetId): readonly PlayItem[] {
+  const line = lineOf(run);
+  const ready = line.sheets.get(sheetId);
+  if (!ready) return nothing;
+  return ready.items ?? asItems(sheetSentences(ready.sheet, line.script.attendant.voice, factsOf(run)));
 }
 
 /** A box's greeting, or words made from its name; then the beep, if there is to be one. */

@@ -42,7 +42,7 @@ export type Fallback =
   /** The queue let the caller go for this reason. */
   | { readonly type: 'queue'; readonly queueId: QueueId; readonly reason: QueueReason; readonly path: Path };
 
-export const schemaVersion = 3;
+export const schemaVersion = 4;
 export const mostFallbacks = 500;
 export const mostNamedPaths = 200;
 

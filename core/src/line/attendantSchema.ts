@@ -21,7 +21,8 @@ import { greetingId, lineId, namedPathId, sheetId } from './ids';
 import { keys } from './key';
 import { longestLabel, longestSheetName, menuLimits, mostSheets } from './sheet';
 import { longestRingSeconds, longestTypedNumber, mostSteps, shortestRingSeconds } from './step';
-import { voiceIds } from './voice';
+import { takeId } from './take';
+import { isVoiceId, voicePattern } from './voice';
 
 const id = (kind: IdKind<string>) => z.string().regex(kind.pattern);
 const words = z.string().max(longestWords);
@@ -78,15 +79,24 @@ const step = z.discriminatedUnion('type', [
 
 const path = z.array(step).max(mostSteps);
 
+const takeUse = z.strictObject({ takeId: id(takeId), byVoice: z.boolean() });
+const takes = z.strictObject({
+  whole: takeUse.optional(),
+  openingWords: takeUse.optional(),
+  closingWords: takeUse.optional(),
+});
+const voice = z.string().regex(voicePattern).refine(isVoiceId);
+
 const option = z.strictObject({
   key: z.enum(keys),
   label: z.string().max(longestLabel),
   readOut: z.boolean(),
   path,
+  take: takeUse.optional(),
 });
 
 const name = z.string().trim().min(1).max(longestSheetName);
-const sheetHead = { id: id(sheetId), name, voice: z.enum(voiceIds).nullable() };
+const sheetHead = { id: id(sheetId), name, voice: voice.nullable(), takes };
 
 const menu = z.strictObject({
   type: z.literal('menu'),
@@ -123,7 +133,7 @@ const fallback = z.discriminatedUnion('type', [
 /** The shape of the attendant document: the one place that says which JSON is one. */
 export const attendantSchema = z.strictObject({
   schemaVersion: z.literal(schemaVersion),
-  voice: z.enum(voiceIds),
+  voice,
   sheets: z.array(z.discriminatedUnion('type', [menu, announcement])).max(mostSheets),
   paths: z.array(namedPath).max(mostNamedPaths),
   answering: z.strictObject({ rules: z.array(rule).max(2 * mostPeriods), otherwise: path }),

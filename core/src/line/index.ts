@@ -10,7 +10,24 @@ export {
 } from './ids';
 export type { Line } from './line';
 export { isKey, keys, spokenKey, type Key } from './key';
-export { defaultVoice, languageOf, languages, voiceIds, voices, type Language, type VoiceId } from './voice';
+export {
+  defaultVoice,
+  isVoiceId,
+  languageOf,
+  languages,
+  tunedVoice,
+  tuningLimits,
+  tuningOf,
+  usualTuning,
+  voiceNameOf,
+  voiceNames,
+  voicePattern,
+  voices,
+  type Language,
+  type Tuning,
+  type VoiceId,
+  type VoiceName,
+} from './voice';
 export { longestWords, type Greeting } from './greeting';
 export {
   alwaysEnds,
@@ -42,6 +59,7 @@ export {
   menuLimits,
   newAnnouncement,
   newMenu,
+  withoutTakes,
   type Announcement,
   type ExtensionDialling,
   type Menu,
@@ -73,7 +91,7 @@ export {
   type RuleSlot,
   type Slot,
 } from './slot';
-export { greetingsUsed, refersTo, usesOf, type ReferredId, type Use } from './references';
+export { greetingsUsed, takesUsed, refersTo, usesOf, type ReferredId, type Use } from './references';
 export { readAttendant, type DocumentProblem } from './readAttendant';
 export { attendantJsonSchema, tellSchema } from './attendantSchema';
 export { applyEdit } from './edits/applyEdit';
@@ -93,3 +111,21 @@ export {
   type Names,
 } from './words/en';
 export { differences, isSame, type Difference } from './differences';
+export {
+  hasLiveParts,
+  idsInWords,
+  pauseLimitsMs,
+  readPieces,
+  writePiece,
+  type LivePart,
+  type WordsPiece,
+} from './pieces';
+export {
+  takeId,
+  type RecordedTake,
+  type SheetTakes,
+  type TakeId,
+  type TakePart,
+  type TakeSays,
+  type TakeUse,
+} from './take';

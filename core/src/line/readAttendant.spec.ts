@@ -30,8 +30,8 @@ describe('a stored attendant', () => {
     [null, 'This is not an attendant written by Locutor: its schema version is missing.'],
     [[], 'This is not an attendant written by Locutor: its schema version is missing.'],
     [
-      { ...attendant, schemaVersion: 4 },
-      'This attendant was written by a newer Locutor (schema version 4; this one knows 3).',
+      { ...attendant, schemaVersion: 5 },
+      'This attendant was written by a newer Locutor (schema version 5; this one knows 4).',
     ],
     [{ ...attendant, sheets: [welcome, welcome] }, `Two sheets have the same id, ${welcomeId}.`],
     [{ ...attendant, sheets: [{ ...welcome, name: '' }] }, 'sheets, 1, name: empty or too small; the least is 1.'],
@@ -108,7 +108,7 @@ describe('an attendant of an earlier version', () => {
         paths: [],
         fallbacks: [],
         sheets: [
-          { voice: null, extensions: null, speech: false, options: [{ path: today }], silencePath: today },
+          { voice: null, takes: {}, extensions: null, speech: false, options: [{ path: today }], silencePath: today },
           { voice: null, afterPath: today },
         ],
         answering: { rules: [{ type: 'period', periodId: open.id }], otherwise: today },

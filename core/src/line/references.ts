@@ -1,9 +1,19 @@
-import type { BoxId, CallerListId, ContactId, GroupId, PersonId, QueueId } from '../directory';
+import {
+  personId,
+  type BoxId,
+  type CallerListId,
+  type ContactId,
+  type GroupId,
+  type PersonId,
+  type QueueId,
+} from '../directory';
 import type { PeriodId } from '../hours';
 import { unreachable } from '../result';
 import type { Attendant } from './attendant';
 import type { GreetingId, LineId, NamedPathId, SheetId } from './ids';
+import { idsInWords } from './pieces';
 import { pathsOf, type Slot } from './slot';
+import type { TakeId } from './take';
 import type { Hearing, Outside, Path, Step } from './step';
 
 /** Anything an attendant can refer to. */
@@ -37,15 +47,15 @@ export function usesOf(attendant: Attendant, id: ReferredId): readonly Use[] {
 export function refersTo(step: Step): readonly ReferredId[] {
   switch (step.type) {
     case 'ring':
-      return [step.personId, ...inHearing(step.hear)];
+      return [step.personId, ...inHearing(step.hear), ...inWords(step.before)];
     case 'ringOutside':
-      return [...inOutside(step.to), ...inHearing(step.hear)];
+      return [...inOutside(step.to), ...inHearing(step.hear), ...inWords(step.before)];
     case 'ringGroup':
-      return [step.groupId, ...inHearing(step.hear)];
+      return [step.groupId, ...inHearing(step.hear), ...inWords(step.before)];
     case 'waitInQueue':
       return [step.queueId];
     case 'handOver':
-      return inOutside(step.to);
+      return [...inOutside(step.to), ...inWords(step.before)];
     case 'toLine':
       return [step.lineId];
     case 'takeMessage':
@@ -55,17 +65,23 @@ export function refersTo(step: Step): readonly ReferredId[] {
     case 'followPath':
       return [step.pathId];
     case 'say':
-      return step.spoken.type === 'greeting' ? [step.spoken.greetingId] : [];
+      return step.spoken.type === 'greeting' ? [step.spoken.greetingId] : inWords(step.spoken.words);
+    case 'hangUp':
+      return inWords(step.words);
     case 'back':
     case 'sayAgain':
     case 'searchByName':
     case 'askExtension':
     case 'record':
-    case 'hangUp':
       return [];
     default:
       return unreachable(step);
   }
+}
+
+/** People of whom live parts speak. */
+function inWords(words: string): readonly PersonId[] {
+  return words === '' ? [] : idsInWords(words).filter((id): id is PersonId => personId.is(id));
 }
 
 function inOutside(to: Outside): readonly ContactId[] {
@@ -99,4 +115,13 @@ export function greetingsUsed(attendant: Attendant): ReadonlySet<GreetingId> {
     }
   }
   return found;
+}
+
+/** The recordings that the attendant's sheets may be heard from, those that the voice stands in for among them. */
+export function takesUsed(attendant: Attendant): ReadonlySet<TakeId> {
+  const uses = attendant.sheets.flatMap((sheet) => [
+    ...Object.values(sheet.takes),
+    ...(sheet.type === 'menu' ? sheet.options.map(({ take }) => take) : []),
+  ]);
+  return new Set(uses.flatMap((use) => (use ? [use.takeId] : [])));
 }

@@ -1,6 +1,7 @@
 import type { SheetId } from './ids';
 import type { Key } from './key';
 import type { Path } from './step';
+import type { SheetTakes, TakeUse } from './take';
 import type { VoiceId } from './voice';
 
 /** What one key of a menu does. Options stand in the order they are read out. */
@@ -10,6 +11,8 @@ export interface Option {
   readonly label: string;
   readonly readOut: boolean;
   readonly path: Path;
+  /** A recording of what is read out for this key; left out where the voice says it. */
+  readonly take?: TakeUse;
 }
 
 interface SheetHead {
@@ -18,6 +21,8 @@ interface SheetHead {
   readonly name: string;
   /** The voice, and so the language, of this sheet and of the paths that begin here; null for the attendant's. */
   readonly voice: VoiceId | null;
+  /** Recordings that are heard in place of the voice. */
+  readonly takes: SheetTakes;
 }
 
 /** Lets callers dial an extension in a menu at any time. */
@@ -89,9 +94,19 @@ export const longestSheetName = 60;
 export const mostSheets = 500;
 
 export function newMenu(id: SheetId, name: string): Menu {
-  return { type: 'menu', id, name, voice: null, ...menuDefaults };
+  return { type: 'menu', id, name, voice: null, takes: {}, ...menuDefaults };
 }
 
 export function newAnnouncement(id: SheetId, name: string): Announcement {
-  return { type: 'announcement', id, name, voice: null, words: '', afterPath: [] };
+  return { type: 'announcement', id, name, voice: null, takes: {}, words: '', afterPath: [] };
+}
+
+/** A sheet as the voice alone says it. */
+export function withoutTakes(sheet: Sheet): Sheet {
+  if (sheet.type === 'announcement') return { ...sheet, takes: {} };
+  return { ...sheet, takes: {}, options: sheet.options.map(optionWithoutTake) };
+}
+
+export function optionWithoutTake({ key, label, readOut, path }: Option): Option {
+  return { key, label, readOut, path };
 }

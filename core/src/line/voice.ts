@@ -22,12 +22,55 @@ export const voices = {
   deMan: { name: 'Man, German', language: 'de' },
 } as const satisfies Readonly<Record<string, VoiceFacts>>;
 
-export type VoiceId = keyof typeof voices;
+export type VoiceName = keyof typeof voices;
+
+/** A voice as it is (`slt`), or at a pace and pitch of its own: `slt@90+2` is at 90 %, two half tones up. */
+export type VoiceId = VoiceName | `${VoiceName}@${number}${'+' | '-'}${number}`;
+
+/** How fast and how high a voice speaks. */
+export interface Tuning {
+  /** In percent of its usual pace, 70 to 140. */
+  readonly pace: number;
+  /** Half tones above or below its usual pitch, -4 to 4. */
+  readonly pitch: number;
+}
+
+export const tuningLimits = { pace: { least: 70, most: 140 }, pitch: { least: -4, most: 4 } } as const;
+export const usualTuning: Tuning = { pace: 100, pitch: 0 };
 
 export const defaultVoice: VoiceId = 'slt';
 
-export const voiceIds = Object.keys(voices) as VoiceId[];
+export const voiceNames = Object.keys(voices) as VoiceName[];
+
+const tuned = /^([A-Za-z0-9]+)(?:@(\d{2,3})([+-]\d))?$/;
+/** What the text of any voice looks like: for schemas. */
+export const voicePattern = new RegExp(`^(?:${voiceNames.join('|')})(?:@\\d{2,3}[+-]\\d)?$`);
+
+/** The voice at a pace and pitch; both are held within their limits. */
+export function tunedVoice(name: VoiceName, { pace, pitch }: Tuning): VoiceId {
+  const held = (value: number, { least, most }: { least: number; most: number }): number =>
+    Math.max(least, Math.min(most, Math.round(value)));
+  const [heldPace, heldPitch] = [held(pace, tuningLimits.pace), held(pitch, tuningLimits.pitch)];
+  if (heldPace === usualTuning.pace && heldPitch === usualTuning.pitch) return name;
+  return `${name}@${heldPace}${heldPitch < 0 ? '-' : '+'}${Math.abs(heldPitch)}`;
+}
+
+/** The voice itself, without its pace and pitch. */
+export function voiceNameOf(voice: VoiceId): VoiceName {
+  return (voice.split('@')[0] ?? defaultVoice) as VoiceName;
+}
+
+export function tuningOf(voice: VoiceId): Tuning {
+  const [, , pace, pitch] = tuned.exec(voice) ?? [];
+  return pace === undefined ? usualTuning : { pace: Number(pace), pitch: Number(pitch) };
+}
+
+/** Whether a text is a voice, at a pace and pitch within their limits. */
+export function isVoiceId(text: unknown): text is VoiceId {
+  if (typeof text !== 'string' || !voicePattern.test(text)) return false;
+  return tunedVoice(voiceNameOf(text as VoiceId), tuningOf(text as VoiceId)) === text;
+}
 
 export function languageOf(voice: VoiceId): Language {
-  return voices[voice].language;
+  return voices[voiceNameOf(voice)].language;
 }

@@ -1,9 +1,9 @@
 import type { CallScript, LineScript } from '../call';
-import { outsideTargetOf, slotOfAnswer } from '../call';
+import { outsideTargetOf, slotOfAnswer, spokenFacts } from '../call';
 import type { Group } from '../directory';
 import { answersAt, isWorkingAt } from '../hours';
 import { findNamedPath, findSheet, pathAt, type Menu, type Path, type SheetId, type Slot, type Step } from '../line';
-import { estimateMs, phrasesOf, sentencesOf, sheetSentences, type Sentence } from '../speech';
+import { expectedMs, phrasesOf, sentencesOf, sheetSentences, type Sentence, type SpokenFacts } from '../speech';
 import type { RingTarget, Stretch, Turn, Way, WayEnd } from './way';
 
 export interface WaysOptions {
@@ -63,13 +63,16 @@ class Finder {
   private readonly drawn = new Set<SheetId>();
   private readonly said = new Map<SheetId, readonly { readonly sentence: Sentence; readonly ms: number }[]>();
   private readonly lengths = new Map<string, number>();
+  private readonly facts: SpokenFacts;
   private isCut = false;
 
   constructor(
     private readonly script: CallScript,
     private readonly line: LineScript,
     private readonly options: WaysOptions,
-  ) {}
+  ) {
+    this.facts = spokenFacts(script, line, options.atMs);
+  }
 
   find(): FoundWays {
     const { attendant, hours, timeZone } = this.line;
@@ -333,14 +336,14 @@ class Finder {
   }
 
   private words(words: string, point: Point, growing: Growing): void {
-    for (const sentence of sentencesOf(words, this.voice(point), { type: 'line' })) {
+    for (const sentence of sentencesOf(words, this.voice(point), { type: 'line' }, this.facts)) {
       this.add(growing, point, this.lengthOf(sentence), { type: 'words', text: sentence.text, sheetId: point.sheetId });
       this.pass(point, sentence.pauseAfterMs);
     }
   }
 
   private msOf(words: string, voice: Sentence['voice']): number {
-    return sentencesOf(words, voice, { type: 'line' }).reduce(
+    return sentencesOf(words, voice, { type: 'line' }, this.facts).reduce(
       (sum, sentence) => sum + this.lengthOf(sentence) + sentence.pauseAfterMs,
       0,
     );
@@ -351,7 +354,7 @@ class Finder {
     let said = this.said.get(sheetId);
     if (!said) {
       const sheet = findSheet(this.line.attendant, sheetId);
-      const sentences = sheet ? sheetSentences(sheet, this.line.attendant.voice) : [];
+      const sentences = sheet ? sheetSentences(sheet, this.line.attendant.voice, this.facts) : [];
       said = sentences.map((sentence) => ({ sentence, ms: this.lengthOf(sentence) }));
       this.said.set(sheetId, said);
     }
@@ -362,7 +365,7 @@ class Finder {
     const known = `${sentence.voice} ${sentence.text}`;
     let ms = this.lengths.get(known);
     if (ms === undefined) {
-      ms = this.options.lengthMs?.(sentence) ?? estimateMs(sentence.text);
+      ms = this.options.lengthMs?.(sentence) ?? expectedMs(sentence);
       this.lengths.set(known, ms);
     }
     return ms;

@@ -1,5 +1,22 @@
-export { asSentences, pauses, sentencesOf, splitSentences, type Sentence, type Source } from './sentence';
-export { sheetSentences } from './menuSentences';
+export {
+  asSentences,
+  pauses,
+  plainSentences,
+  recordedSentence,
+  sentencesOf,
+  splitSentences,
+  type PlainSentence,
+  type Sentence,
+  type Source,
+} from './sentence';
+export { sayPart, type SpokenFacts } from './facts';
+export { optionsSaid, sheetSentences, takeOf } from './menuSentences';
+export { outOfStep, saysOfSheet, saysOfWords, type OutOfStep } from './inStep';
+export { describeOutOfStep, describeAdvice } from './words/notes.en';
+export { adviceOnLength, adviceOnMenu, adviceOnWords, comfortableMs, comfortableOptions, type Advice } from './advice';
+export { longestSaid, longestWritten, mostSayAs, respell, type SayAs } from './dictionary';
+export { saidOpening, saidToday, saidWeek } from './saidHours';
 export { phrasesOf, type Phrases } from './phrases';
-export { estimateMs, estimateSentencesMs, timeSentences, totalMs, type SentenceTiming } from './timing';
+export { estimateMs, estimateSentencesMs, expectedMs, timeSentences, totalMs, type SentenceTiming } from './timing';
+export { wordAt, type WordPlace } from './wordAt';
 export { understand, type Sayable } from './understand';

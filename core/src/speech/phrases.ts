@@ -9,6 +9,10 @@ import { phrases as fr } from './words/fr';
 export interface Phrases {
   /** What an option is for and its key: "For moorings, press 1." */
   readonly option: (label: string, key: Key) => string;
+  /** Finds, in free words, a key named before what it is for. */
+  readonly keyBeforeOption: RegExp;
+  /** Finds, in free words, a key that is named; its first group is the key. */
+  readonly keyInWords: RegExp;
   /** Before the beep of a box that has no greeting of its own. */
   readonly leaveMessage: (boxName: string) => string;
   readonly messageTaken: string;

@@ -1,5 +1,7 @@
 import type { BoxId, QueueId } from '../directory';
-import type { Key, SheetId, Slot, VoiceId, WordsPart } from '../line';
+import { languageOf, readPieces, type Key, type RecordedTake, type SheetId, type Slot, type VoiceId } from '../line';
+import type { WordsPart } from '../line';
+import { sayPart, type SpokenFacts } from './facts';
 
 /** Where a spoken sentence was written, so that a caption can lead there. */
 export type Source =
@@ -11,14 +13,19 @@ export type Source =
   /** Said by the line itself, such as the thanks after a message. */
   | { readonly type: 'line' };
 
-/** One sentence as it is given to a voice. */
+/** One sentence as it is given to a voice, or all of a recording. */
 export interface Sentence {
   readonly text: string;
   readonly voice: VoiceId;
   /** Silence after it, in ms. */
   readonly pauseAfterMs: number;
   readonly source: Source;
+  /** What is heard in place of the voice. */
+  readonly recorded?: Pick<RecordedTake, 'audioId' | 'lengthMs'>;
 }
+
+/** A sentence before it has a voice. */
+export type PlainSentence = Pick<Sentence, 'text' | 'pauseAfterMs'>;
 
 /** Silences between sentences, in ms: long enough to tell options apart, short enough to keep callers. */
 export const pauses = { betweenSentencesMs: 350, betweenOptionsMs: 450, betweenPartsMs: 650 } as const;
@@ -33,17 +40,47 @@ export function splitSentences(words: string): readonly string[] {
     .filter((sentence) => /[\p{L}\p{N}]/u.test(sentence));
 }
 
-/** The sentences of some words, with the pause of a part after the last. */
-export function sentencesOf(words: string, voice: VoiceId, source: Source): readonly Sentence[] {
-  return asSentences(splitSentences(words), voice, source);
+/**
+ * The sentences of some words: live parts say what is so by the facts, a pause ends a sentence and lasts as long as
+ * it says, and after the last comes the pause of a part.
+ */
+export function plainSentences(words: string, voice: VoiceId, facts: SpokenFacts): readonly PlainSentence[] {
+  const sentences: { text: string; pauseAfterMs: number }[] = [];
+  let text = '';
+  const endPart = (pauseMs: number): void => {
+    const texts = splitSentences(text);
+    texts.forEach((each) => sentences.push({ text: each, pauseAfterMs: pauses.betweenSentencesMs }));
+    const last = sentences.at(-1);
+    // Pauses in a row add up; one before all words has nothing to stand after.
+    if (last) last.pauseAfterMs = texts.length > 0 ? pauseMs : last.pauseAfterMs + pauseMs;
+    text = '';
+  };
+  for (const piece of readPieces(words)) {
+    if (piece.type === 'text') text += piece.text;
+    else if (piece.type === 'live') text += sayPart(piece.part, facts, languageOf(voice));
+    else endPart(piece.ms);
+  }
+  endPart(0);
+  const last = sentences.at(-1);
+  if (last) last.pauseAfterMs = Math.max(last.pauseAfterMs, pauses.betweenPartsMs);
+  return sentences;
 }
 
-/** Texts already cut, as sentences. */
-export function asSentences(texts: readonly string[], voice: VoiceId, source: Source): readonly Sentence[] {
-  return texts.map((text, index) => ({
-    text,
-    voice,
-    source,
-    pauseAfterMs: index === texts.length - 1 ? pauses.betweenPartsMs : pauses.betweenSentencesMs,
-  }));
+/** The sentences of some words in a voice. */
+export function sentencesOf(words: string, voice: VoiceId, source: Source, facts: SpokenFacts): readonly Sentence[] {
+  return asSentences(plainSentences(words, voice, facts), voice, source);
+}
+
+export function asSentences(plain: readonly PlainSentence[], voice: VoiceId, source: Source): readonly Sentence[] {
+  return plain.map((sentence) => ({ ...sentence, voice, source }));
+}
+
+/** A recording as a sentence: all of it is heard at once. */
+export function recordedSentence(
+  { audioId, lengthMs, text }: RecordedTake,
+  voice: VoiceId,
+  source: Source,
+  pauseAfterMs: number = pauses.betweenPartsMs,
+): Sentence {
+  return { text, voice, source, pauseAfterMs, recorded: { audioId, lengthMs } };
 }

@@ -11,10 +11,15 @@ export function timeSentences(sentences: readonly Sentence[], lengthsMs: readonl
   let at = 0;
   return sentences.map((sentence, index) => {
     const startMs = at;
-    const endMs = startMs + (lengthsMs[index] ?? estimateMs(sentence.text));
+    const endMs = startMs + (lengthsMs[index] ?? expectedMs(sentence));
     at = endMs + sentence.pauseAfterMs;
     return { startMs, endMs };
   });
+}
+
+/** How long a sentence takes, in ms: as long as its recording, or about as long as a voice needs. */
+export function expectedMs({ text, recorded }: Pick<Sentence, 'text' | 'recorded'>): number {
+  return recorded?.lengthMs ?? estimateMs(text);
 }
 
 /** How long all of it takes, in ms, pauses between sentences included and the one after the last left out. */

@@ -147,6 +147,7 @@ export const anyScript: fc.Arbitrary<CallScript> = fc.tuple(attendant, attendant
     contacts: [harbourMaster],
     callerLists: [slipHolders, nuisance],
     greetings: [],
+    takes: [],
     hours: [hours],
   };
 });

@@ -164,7 +164,14 @@ export const attendant: Attendant = {
   fallbacks: [],
 };
 
-export const line: LineScript = { id: mainLine, number: '+12075550140', timeZone: zone, hours, attendant };
+export const line: LineScript = {
+  id: mainLine,
+  name: 'Larkspur Cove Boatyard',
+  number: '+12075550140',
+  timeZone: zone,
+  hours,
+  attendant,
+};
 
 export const script: CallScript = {
   lineId: mainLine,
@@ -176,6 +183,7 @@ export const script: CallScript = {
   contacts: [],
   callerLists: [],
   greetings: [],
+  takes: [],
   hours: [],
 };
 

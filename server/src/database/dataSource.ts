@@ -6,6 +6,7 @@ import { FirstTables1700000001000 } from './migrations/1700000001-firstTables';
 import { WholeDirectory1700000002000 } from './migrations/1700000002-wholeDirectory';
 import { LiveLine1700000004000 } from './migrations/1700000004-liveLine';
 import { GroupsAndQueues1700000003000 } from './migrations/1700000003-groupsAndQueues';
+import { Recordings1700000005000 } from './migrations/1700000005-recordings';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -27,6 +28,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       WholeDirectory1700000002000,
       GroupsAndQueues1700000003000,
       LiveLine1700000004000,
+      Recordings1700000005000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -3,6 +3,7 @@ import { BoxPinEntity } from '../boxes/boxPin.entity';
 import { CallEntity } from '../callLog/call.entity';
 import { CallerListEntity } from '../callerLists/callerList.entity';
 import { ContactEntity } from '../contacts/contact.entity';
+import { DictionaryEntity } from '../dictionary/dictionary.module';
 import { DraftEntity } from '../drafts/draft.entity';
 import { GreetingEntity } from '../greetings/greeting.entity';
 import { GroupEntity } from '../groups/group.entity';
@@ -15,6 +16,7 @@ import { PersonEntity } from '../people/person.entity';
 import { QueueEntity } from '../queues/queue.entity';
 import { SettingsEntity } from '../settings/settings.entity';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
+import { TakeEntity } from '../takes/take.entity';
 import { VersionEntity } from '../versions/version.entity';
 
 export const entities = [
@@ -36,4 +38,6 @@ export const entities = [
   OutboxItemEntity,
   SettingsEntity,
   SpokenSentenceEntity,
+  TakeEntity,
+  DictionaryEntity,
 ];

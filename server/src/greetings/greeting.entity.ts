@@ -1,4 +1,4 @@
-import type { Greeting, GreetingId, VoiceId } from '@locutor/core/line';
+import type { Greeting, GreetingId, TakeUse, VoiceId } from '@locutor/core/line';
 import { Column, Entity } from 'typeorm';
 import { Row } from '../rows/row.entity';
 
@@ -12,4 +12,8 @@ export class GreetingEntity extends Row<GreetingId> implements Greeting {
 
   @Column('text')
   voice: VoiceId;
+
+  /** A recording that is heard in place of the voice. */
+  @Column('simple-json', { nullable: true })
+  take: TakeUse | null;
 }

@@ -16,7 +16,7 @@ export class GreetingsController extends RowsController<GreetingId, GreetingEnti
 
   @Post()
   add(@Body() body: AddGreetingDto): Promise<GreetingEntity> {
-    return this.rows.add({ id: newId(greetingId), ...body });
+    return this.rows.add({ id: newId(greetingId), take: null, ...body });
   }
 
   @Patch(':id')

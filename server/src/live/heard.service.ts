@@ -21,8 +21,15 @@ export class HeardService implements OnModuleDestroy {
 
   /** At once where everything was spoken before. */
   ready(items: readonly PlayItem[]): readonly HeardItem[] | Promise<readonly HeardItem[]> {
-    const isKnown = items.every((item) => item.type !== 'sentence' || this.known.has(keyOf(item.sentence)));
+    const isKnown = items.every(
+      (item) => item.type !== 'sentence' || item.sentence.recorded || this.known.has(keyOf(item.sentence)),
+    );
     return isKnown ? items.map((item) => this.heard(item)) : this.speak(items);
+  }
+
+  /** Words may be said otherwise from now on. */
+  forget(): void {
+    this.known.clear();
   }
 
   private async speak(items: readonly PlayItem[]): Promise<readonly HeardItem[]> {
@@ -33,7 +40,7 @@ export class HeardService implements OnModuleDestroy {
   /** A sentence that cannot be spoken is left silent for as long as it would take: the call goes on. */
   private async learn(sentence: Sentence): Promise<void> {
     const key = keyOf(sentence);
-    if (this.known.has(key)) return;
+    if (sentence.recorded || this.known.has(key)) return;
     try {
       const [spoken] = await this.speech.speakAll(sentence.voice, [sentence.text]);
       if (this.known.size >= mostRemembered) this.known.clear();
@@ -51,7 +58,10 @@ export class HeardService implements OnModuleDestroy {
       case 'audio':
         return item;
       case 'sentence': {
-        const { text, pauseAfterMs } = item.sentence;
+        const { text, pauseAfterMs, recorded } = item.sentence;
+        if (recorded) {
+          return { type: 'sentence', audioId: recorded.audioId, ms: recorded.lengthMs, pauseMs: pauseAfterMs };
+        }
         const spoken = this.known.get(keyOf(item.sentence));
         const ms = spoken?.lengthMs ?? estimateMs(text);
         return { type: 'sentence', audioId: spoken?.audioId ?? null, ms, pauseMs: pauseAfterMs };

@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { lengthMs, writeMuLawWav } from '@locutor/core/audio';
-import { type CallScript, type DirectTo, type MessageToHear } from '@locutor/core/call';
+import { spokenFacts, type CallScript, type DirectTo, type MessageToHear } from '@locutor/core/call';
 import type { BoxId, PersonId } from '@locutor/core/directory';
 import { instantOf } from '@locutor/core/hours';
 import {
@@ -131,6 +131,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   /** Something of the directory or on air is other than before. */
   directoryChanged(): void {
     this.scripts.forget();
+    this.heard.forget();
     this.readingSoon ??= setTimeout(() => {
       this.readingSoon = null;
       this.scripts.world().then(
@@ -339,8 +340,11 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private speakAhead(): void {
     clearTimeout(this.speakingSoon);
     this.speakingSoon = setTimeout(() => {
-      for (const { attendant } of this.world?.lines ?? []) {
-        const sentences = attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice));
+      const { world } = this;
+      for (const line of world?.lines ?? []) {
+        const { attendant } = line;
+        const facts = spokenFacts(world as CallScript, line, this.now());
+        const sentences = attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice, facts));
         void this.heard.ready(sentences.map((sentence) => ({ type: 'sentence', sentence })));
       }
     }, speakAheadAfterMs);

@@ -1,5 +1,5 @@
-import type { VoiceId } from '@locutor/core/line';
-import { forPhone } from './forPhone';
+import { tuningOf, voiceNameOf, type VoiceName } from '@locutor/core/line';
+import { atPitch, forPhone, pitchRatio } from './forPhone';
 import type { Spoken, VoiceTask } from './voice';
 
 /** What of the program's interface is used here; its package has no types. */
@@ -15,7 +15,7 @@ interface Speaker {
 }
 
 /** The program's names for our voices: a language, and a variant of the voice. */
-const programVoices: Partial<Record<VoiceId, string>> = {
+const programVoices: Partial<Record<VoiceName, string>> = {
   frWoman: 'fr+f2',
   frMan: 'fr+m3',
   esWoman: 'es+f2',
@@ -39,11 +39,12 @@ async function start(): Promise<Speaker> {
 
 /** Speaks one sentence in another language. */
 export default async function speak({ voice, text }: VoiceTask): Promise<Spoken> {
-  const name = programVoices[voice];
+  const name = programVoices[voiceNameOf(voice)];
+  const { pace, pitch } = tuningOf(voice);
   if (!name) throw new Error(`eSpeak NG has no voice for ${voice}`);
   const program = await speaker;
   if (program.set_voice(name) !== 0) throw new Error(`eSpeak NG does not know the voice ${name}`);
-  program.set_rate(wordsPerMinute);
+  program.set_rate(Math.round((wordsPerMinute * pace) / 100 / pitchRatio(pitch)));
   const pieces: Int16Array[] = [];
   program.synthesize(text, (audio) => {
     if (audio) pieces.push(new Int16Array(audio.slice(0)));
@@ -53,5 +54,5 @@ export default async function speak({ voice, text }: VoiceTask): Promise<Spoken>
     pieces.flatMap((piece) => [...piece]),
     (sample) => sample / 32768,
   );
-  return forPhone({ samples, rateHz: program.get_samplerate() });
+  return forPhone(atPitch({ samples, rateHz: program.get_samplerate() }, pitch));
 }

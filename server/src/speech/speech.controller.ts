@@ -1,14 +1,14 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
-import { longestWords, voiceIds, type VoiceId } from '@locutor/core/line';
+import { isVoiceId, longestWords, type VoiceId } from '@locutor/core/line';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsString, Length } from 'class-validator';
-import { ChoiceField } from '../problems/fields';
+import { CheckedField } from '../problems/fields';
 import { SpeechService, type SpokenSentence } from './speech.service';
 
 const mostSentences = 200;
 
 export class SpeakDto {
-  @ChoiceField({ of: voiceIds, says: `The voice must be one of ${voiceIds.join(', ')}.` })
+  @CheckedField({ check: isVoiceId, says: () => 'That is not a voice that is shipped.' })
   voice: VoiceId;
 
   @IsArray({ message: 'The sentences are missing.' })

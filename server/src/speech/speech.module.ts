@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { DictionaryModule } from '../dictionary/dictionary.module';
 import { LocalVoice } from './localVoice';
 import { SpeechController } from './speech.controller';
 import { SpeechService } from './speech.service';
@@ -7,7 +8,7 @@ import { SpokenSentenceEntity } from './spokenSentence.entity';
 import { Voice } from './voice';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([SpokenSentenceEntity])],
+  imports: [DictionaryModule, TypeOrmModule.forFeature([SpokenSentenceEntity])],
   controllers: [SpeechController],
   providers: [SpeechService, { provide: Voice, useClass: LocalVoice }],
   exports: [SpeechService],

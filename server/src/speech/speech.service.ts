@@ -1,9 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { VoiceId } from '@locutor/core/line';
+import { languageOf, type VoiceId } from '@locutor/core/line';
+import { respell } from '@locutor/core/speech';
 import { Repository } from 'typeorm';
 import type { AudioId } from '../audio/audioId';
 import { AudioStore } from '../audio/audioStore';
+import { DictionaryService } from '../dictionary/dictionary.module';
 import { SpokenSentenceEntity } from './spokenSentence.entity';
 import { Voice } from './voice';
 
@@ -13,7 +15,7 @@ export interface SpokenSentence {
   readonly lengthMs: number;
 }
 
-/** Speaks sentences, each only once: by voice and words they are kept for good. */
+/** Speaks sentences by the dictionary, each only once: by voice and words as spoken they are kept for good. */
 @Injectable()
 export class SpeechService {
   private readonly underWay = new Map<string, Promise<SpokenSentence>>();
@@ -22,10 +24,13 @@ export class SpeechService {
     @InjectRepository(SpokenSentenceEntity) private readonly spoken: Repository<SpokenSentenceEntity>,
     private readonly audio: AudioStore,
     private readonly voice: Voice,
+    private readonly dictionary: DictionaryService,
   ) {}
 
-  speakAll(voice: VoiceId, texts: readonly string[]): Promise<SpokenSentence[]> {
-    return Promise.all(texts.map((text) => this.speak(voice, text)));
+  async speakAll(voice: VoiceId, texts: readonly string[]): Promise<SpokenSentence[]> {
+    const { words } = await this.dictionary.get();
+    const said = (text: string): string => respell(text, words, languageOf(voice));
+    return Promise.all(texts.map(async (text) => ({ ...(await this.speak(voice, said(text))), text })));
   }
 
   private async speak(voice: VoiceId, text: string): Promise<SpokenSentence> {

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { CallScript, LineScript } from '@locutor/core/call';
-import type { Attendant, Greeting, LineId } from '@locutor/core/line';
+import { takesUsed, type Greeting, type LineId, type RecordedTake } from '@locutor/core/line';
 import { BoxesService } from '../boxes/boxes.service';
 import { CallerListsService } from '../callerLists/callerLists.service';
 import { ContactsService } from '../contacts/contacts.service';
@@ -13,7 +13,8 @@ import { LinesService } from '../lines/lines.service';
 import { PeopleService } from '../people/people.service';
 import { conflict } from '../problems/problem';
 import { QueuesService } from '../queues/queues.service';
-import { VersionsService } from '../versions/versions.service';
+import { TakesService } from '../takes/takes.service';
+import { VersionsService, type WholeVersion } from '../versions/versions.service';
 
 export type Which = 'draft' | 'onAir';
 
@@ -32,6 +33,7 @@ export class ScriptsService {
     private readonly contacts: ContactsService,
     private readonly callerLists: CallerListsService,
     private readonly greetings: GreetingsService,
+    private readonly takes: TakesService,
   ) {}
 
   /**
@@ -43,12 +45,14 @@ export class ScriptsService {
     if (which === 'onAir' && !line.onAirVersionId) throw conflict(`Nothing is on air on ${line.name} yet.`);
     const lines = await this.lines.list();
     const spoken: Greeting[] = [];
+    const kept: RecordedTake[] = [];
     const scripts: LineScript[] = [];
     for (const each of lines) {
-      const { attendant, greetings } = await this.attendantOf(each, each.id === lineId ? which : 'onAir');
+      const { attendant, greetings, takes } = await this.attendantOf(each, each.id === lineId ? which : 'onAir');
       spoken.push(...greetings);
-      const { id, number, timeZone } = each;
-      scripts.push({ id, number, timeZone, attendant, hours: await this.hours.get(each.hoursId) });
+      kept.push(...takes);
+      const { id, name, number, timeZone } = each;
+      scripts.push({ id, name, number, timeZone, attendant, hours: await this.hours.get(each.hoursId) });
     }
     const [people, groups, queues, boxes, contacts, callerLists, greetings, hours] = await Promise.all([
       this.people.list(),
@@ -61,14 +65,19 @@ export class ScriptsService {
       this.hours.list(),
     ]);
     const library = [...greetings, ...spoken];
-    return { lineId, lines: scripts, people, groups, queues, boxes, contacts, callerLists, greetings: library, hours };
+    const used = library.flatMap(({ take }) => (take ? [take.takeId] : []));
+    const drafts = scripts.flatMap(({ attendant }) => [...takesUsed(attendant)]);
+    // What is on air has recordings as they were when it was put there; those come last and win.
+    const takes = [...(await this.takes.recorded([...used, ...drafts])), ...kept];
+    const directory = { people, groups, queues, boxes, contacts, callerLists, greetings: library, takes, hours };
+    return { lineId, lines: scripts, ...directory };
   }
 
   private async attendantOf(
     { id, onAirVersionId }: LineEntity,
     which: Which,
-  ): Promise<{ attendant: Attendant; greetings: readonly Greeting[] }> {
+  ): Promise<Pick<WholeVersion, 'attendant' | 'greetings' | 'takes'>> {
     if (which === 'onAir' && onAirVersionId) return this.versions.get(id, onAirVersionId);
-    return { attendant: (await this.drafts.get(id)).attendant, greetings: [] };
+    return { attendant: (await this.drafts.get(id)).attendant, greetings: [], takes: [] };
   }
 }

@@ -9,6 +9,7 @@ import { HoursModule } from '../hours/hours.module';
 import { LinesModule } from '../lines/lines.module';
 import { PeopleModule } from '../people/people.module';
 import { QueuesModule } from '../queues/queues.module';
+import { TakesModule } from '../takes/takes.module';
 import { VersionsModule } from '../versions/versions.module';
 import { ScriptsService } from './scripts.service';
 import { TrialsController } from './trials.controller';
@@ -18,6 +19,7 @@ import { TrialsController } from './trials.controller';
     LinesModule,
     DraftsModule,
     VersionsModule,
+    TakesModule,
     HoursModule,
     PeopleModule,
     GroupsModule,

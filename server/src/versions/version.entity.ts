@@ -1,4 +1,4 @@
-import type { Greeting, LineId } from '@locutor/core/line';
+import type { Greeting, LineId, RecordedTake } from '@locutor/core/line';
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import { LineEntity } from '../lines/line.entity';
 import type { VersionId } from './versionId';
@@ -26,6 +26,10 @@ export class VersionEntity {
   /** The library greetings that it says, as they were. */
   @Column('simple-json')
   greetings: Greeting[];
+
+  /** The recordings that it is heard from, as they were. */
+  @Column('simple-json')
+  takes: RecordedTake[];
 
   /** The draft's revision that it was made from. */
   @Column('integer')

@@ -10,6 +10,7 @@ import { HoursModule } from '../hours/hours.module';
 import { LinesModule } from '../lines/lines.module';
 import { PeopleModule } from '../people/people.module';
 import { QueuesModule } from '../queues/queues.module';
+import { TakesModule } from '../takes/takes.module';
 import { VersionEntity } from './version.entity';
 import { VersionsController } from './versions.controller';
 import { VersionsService } from './versions.service';
@@ -27,6 +28,7 @@ import { VersionsService } from './versions.service';
     GreetingsModule,
     ContactsModule,
     CallerListsModule,
+    TakesModule,
   ],
   controllers: [VersionsController],
   providers: [VersionsService],

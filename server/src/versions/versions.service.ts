@@ -1,6 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { greetingsUsed, type Attendant, type Greeting, type LineId } from '@locutor/core/line';
+import {
+  greetingsUsed,
+  takesUsed,
+  type Attendant,
+  type Greeting,
+  type LineId,
+  type RecordedTake,
+} from '@locutor/core/line';
 import { dayAt } from '@locutor/core/hours';
 import { adviseOn, describeFinding, faultsIn, proof } from '@locutor/core/proof';
 import { Repository } from 'typeorm';
@@ -17,6 +24,7 @@ import { PeopleService } from '../people/people.service';
 import { QueuesService } from '../queues/queues.service';
 import { notFound, Problem, stale } from '../problems/problem';
 import { newId } from '../rows/newId';
+import { TakesService } from '../takes/takes.service';
 import { UsesService } from '../uses/uses.service';
 import { VersionEntity } from './version.entity';
 import { versionId, type VersionId } from './versionId';
@@ -32,6 +40,7 @@ export interface Version {
 export interface WholeVersion extends Version {
   readonly attendant: Attendant;
   readonly greetings: readonly Greeting[];
+  readonly takes: readonly RecordedTake[];
 }
 
 @Injectable()
@@ -49,6 +58,7 @@ export class VersionsService {
     private readonly contacts: ContactsService,
     private readonly callerLists: CallerListsService,
     private readonly uses: UsesService,
+    private readonly takes: TakesService,
   ) {}
 
   /** The line's versions, newest first. */
@@ -62,7 +72,8 @@ export class VersionsService {
     const line = await this.lines.get(lineId);
     const row = await this.row(lineId, id);
     const attendant = storedAttendant(row.attendant);
-    return { ...summary(row, line.onAirVersionId), attendant, greetings: row.greetings };
+    const greetings = row.greetings.map((greeting) => ({ ...greeting, take: greeting.take ?? null }));
+    return { ...summary(row, line.onAirVersionId), attendant, greetings, takes: row.takes };
   }
 
   /** Makes a version of the draft and puts it on air, if the proof finds no fault. */
@@ -74,7 +85,9 @@ export class VersionsService {
     const all = await this.greetings.list();
     const greetings = all
       .filter((greeting) => used.has(greeting.id))
-      .map(({ id, name, words, voice }) => ({ id, name, words, voice }));
+      .map(({ id, name, words, voice, take }) => ({ id, name, words, voice, take }));
+    const inGreetings = greetings.flatMap(({ take }) => (take ? [take.takeId] : []));
+    const takes = await this.takes.recorded([...takesUsed(draft.attendant), ...inGreetings]);
     const last = await this.versions.findOne({ where: { lineId }, order: { number: 'DESC' } });
     const id = newId(versionId);
     const number = (last?.number ?? 0) + 1;
@@ -85,6 +98,7 @@ export class VersionsService {
       number,
       attendant: draft.attendant as never,
       greetings,
+      takes,
       draftRevision,
       onAirAt: Date.now(),
     });

@@ -19,7 +19,7 @@ import { callMoments, momentMs } from './callMoments';
 import { Captions } from './Captions';
 import { CallStatus } from './CallStatus';
 import { SpokenWords } from './SpokenWords';
-import { useCallScript } from './useCallScript';
+import { nothingKept, useCallScript } from './useCallScript';
 import { Keypad } from './Keypad';
 
 type Which = 'draft' | 'onAir';
@@ -93,7 +93,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   const dial = (): void => {
     // What was typed a moment ago is called too.
     const called = which === 'onAir' && onAir ? onAir.attendant : store.getSnapshot().history.present;
-    const script = callScript.make(called, which === 'onAir' && onAir ? onAir.greetings : []);
+    const script = callScript.make(called, which === 'onAir' && onAir ? onAir : nothingKept);
     const caller = callerOf(callerNumber);
     const driver = new CallDriver({
       script,

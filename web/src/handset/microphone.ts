@@ -4,7 +4,9 @@ import { audioContext } from './sounds';
 export interface Recording {
   /** Ends the recording and gives what was heard as a WAV file for the telephone. */
   finish(): Promise<Blob>;
-  discard(): void;
+  /** Ends the recording and gives what was heard as it is; null when nothing came. */
+  stop(): Pcm | null;
+  readonly discard: () => void;
 }
 
 export type MicrophoneProblem = 'refused' | 'missing';
@@ -32,17 +34,19 @@ export function record(watch: RecordingWatch): Recording {
     (error: unknown) => watch.onProblem(problemOf(error)),
   );
 
+  const end = (): Pcm | null => {
+    isOver = true;
+    stop();
+    const heard = joinPcm(blocks, context.sampleRate);
+    return heard.samples.length > 0 ? heard : null;
+  };
+
   return {
     finish() {
-      isOver = true;
-      stop();
-      const heard = joinPcm(blocks, context.sampleRate);
-      return toPhone(heard.samples.length > 0 ? heard : silence(performance.now() - startedAt));
+      return toPhone(end() ?? silence(performance.now() - startedAt));
     },
-    discard() {
-      isOver = true;
-      stop();
-    },
+    stop: end,
+    discard: end,
   };
 }
 

@@ -11,6 +11,11 @@ export function audioContext(): AudioContext {
   return shared;
 }
 
+/** Words may be said otherwise from now on. */
+export function forgetSentences(): void {
+  loaded.clear();
+}
+
 const loaded = new Map<string, Promise<Pcm>>();
 
 /** A sentence as the telephone carries it, loaded once. */

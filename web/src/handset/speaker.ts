@@ -1,11 +1,13 @@
 import { lengthMs, type Pcm } from '@locutor/core/audio';
 import type { PlayItem } from '@locutor/core/call';
-import { estimateMs } from '@locutor/core/speech';
+import { expectedMs } from '@locutor/core/speech';
 import { loadAudio, loadSentence, playBeep, playHoldMusic, playPcm } from './sounds';
 
 export interface SpeakerWatch {
-  /** An item begins to be heard. */
-  readonly onItem: (index: number) => void;
+  /** An item begins to be heard, for so long. */
+  readonly onItem: (index: number, ms: number) => void;
+  /** So many of the items can be heard already. */
+  readonly onLoaded?: (count: number) => void;
   readonly onEnd: () => void;
   /** The voice could not be had; captions go on without it. */
   readonly onMute: () => void;
@@ -16,6 +18,8 @@ const beepMs = 400;
 /** Plays items one after the other, each loaded while the ones before it are heard. Returns how to stop. */
 export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () => void {
   const sounds = items.map(load);
+  let ready = 0;
+  for (const sound of sounds) void Promise.resolve(sound).then(() => watch.onLoaded?.((ready += 1)));
   let isStopped = false;
   let stopSound: () => void = () => undefined;
   let wake: () => void = () => undefined;
@@ -33,7 +37,10 @@ export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () =
     for (const [index, item] of items.entries()) {
       const sound = await sounds[index];
       if (isStopped) return;
-      watch.onItem(index);
+      watch.onItem(
+        index,
+        sound ? lengthMs(sound) : item.type === 'beep' ? beepMs : item.type === 'music' ? item.ms : lengthOf(item),
+      );
       if (item.type === 'beep') {
         stopSound = playBeep();
         await pause(beepMs);
@@ -44,7 +51,7 @@ export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () =
       } else {
         if (sound) stopSound = playPcm(sound);
         else watch.onMute();
-        await pause((sound ? lengthMs(sound) : expectedMs(item)) + pauseAfterMs(item));
+        await pause((sound ? lengthMs(sound) : lengthOf(item)) + pauseAfterMs(item));
       }
       if (isStopped) return;
     }
@@ -71,8 +78,8 @@ export function playOverAndOver(items: readonly PlayItem[]): () => void {
 
 type Loaded = Extract<PlayItem, { type: 'sentence' | 'audio' }>;
 
-function expectedMs(item: Loaded): number {
-  return item.type === 'audio' ? item.ms : estimateMs(item.sentence.text);
+function lengthOf(item: Loaded): number {
+  return item.type === 'audio' ? item.ms : expectedMs(item.sentence);
 }
 
 function pauseAfterMs(item: Loaded): number {
@@ -80,6 +87,9 @@ function pauseAfterMs(item: Loaded): number {
 }
 
 function load(item: PlayItem): Promise<Pcm | null> | null {
-  if (item.type === 'sentence') return loadSentence(item.sentence.voice, item.sentence.text).catch(() => null);
+  if (item.type === 'sentence') {
+    const { voice, text, recorded } = item.sentence;
+    return (recorded ? loadAudio(recorded.audioId) : loadSentence(voice, text)).catch(() => null);
+  }
   return item.type === 'audio' ? loadAudio(item.audioId).catch(() => null) : null;
 }

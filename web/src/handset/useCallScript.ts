@@ -1,11 +1,16 @@
 import type { CallScript } from '@locutor/core/call';
-import type { Attendant, Greeting } from '@locutor/core/line';
+import type { Attendant } from '@locutor/core/line';
 import { useCallback } from 'react';
-import { useAllHours, useDirectory, useServerScript } from '../api/resources';
+import { useAllHours, useDirectory, useServerScript, type WholeVersion } from '../api/resources';
+import { useTakes } from '../takes/useTakes';
 import { useDraftTools } from '../draft/DraftProvider';
 
+/** Greetings and recordings as they were when a version was put on air. */
+type Kept = Pick<WholeVersion, 'greetings' | 'takes'>;
+export const nothingKept: Kept = { greetings: [], takes: [] };
+
 export interface CallScriptMaker {
-  readonly make: (attendant: Attendant, spoken: readonly Greeting[]) => CallScript;
+  readonly make: (attendant: Attendant, kept: Kept) => CallScript;
   /** While the other lines have not come yet, to which this one may hand over. */
   readonly isLoading: boolean;
 }
@@ -18,26 +23,31 @@ export function useCallScript(): CallScriptMaker {
   const { line, hours } = useDraftTools();
   const directory = useDirectory();
   const allHours = useAllHours().data;
+  const takes = useTakes();
   const { data: server, isLoading } = useServerScript(line.id);
   const lines = server?.lines;
   const make = useCallback<CallScriptMaker['make']>(
-    (attendant, spoken) => {
+    (attendant, kept) => {
       const { people, groups, queues, boxes, contacts, callerLists, greetings } = directory;
       const others = (lines ?? []).filter(({ id }) => id !== line.id);
       return {
         lineId: line.id,
-        lines: [{ id: line.id, number: line.number, timeZone: line.timeZone, hours, attendant }, ...others],
+        lines: [
+          { id: line.id, name: line.name, number: line.number, timeZone: line.timeZone, hours, attendant },
+          ...others,
+        ],
         people,
         groups,
         queues,
         boxes,
         contacts,
         callerLists,
-        greetings: [...greetings, ...spoken],
+        greetings: [...greetings, ...kept.greetings],
+        takes: [...takes, ...kept.takes],
         hours: allHours ?? [],
       };
     },
-    [line, hours, directory, allHours, lines],
+    [line, hours, directory, allHours, lines, takes],
   );
   return { make, isLoading };
 }

@@ -1,45 +1,43 @@
-import { Box, Text, Textarea } from '@chakra-ui/react';
-import { longestWords } from '@locutor/core/line';
-import { useId } from 'react';
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { defaultVoice, longestWords, type VoiceId } from '@locutor/core/line';
+import { useRef } from 'react';
+import { InsertMenu } from './words/InsertMenu';
+import { useChipWords } from './words/useChipWords';
+import { WordsEditor, type WordsEditorHandle } from './words/WordsEditor';
 
 interface Props {
   readonly label: string;
   readonly value: string;
   readonly placeholder?: string;
+  /** The voice that says it, and so the language of its live parts. */
+  readonly voice?: VoiceId;
+  /** Whether the options of a menu can be placed in it. */
+  readonly withOptions?: boolean;
   readonly onChange: (words: string) => void;
 }
 
-/** Words that a caller will hear, in the spoken face; grows with what is typed. */
-export function SpokenField({ label, value, placeholder, onChange }: Props) {
-  const id = useId();
+/** Words that a caller will hear, in the spoken face, with chips for what is always current. */
+export function SpokenField(props: Props) {
+  const { label, value, placeholder = '', voice = defaultVoice, withOptions = false, onChange } = props;
+  const editor = useRef<WordsEditorHandle>(null);
+  const chipWords = useChipWords(voice);
   const over = value.length - longestWords;
   return (
     <Box>
-      <Text asChild fontSize="12px" color="quiet" display="block">
-        <label htmlFor={id}>{label}</label>
-      </Text>
-      <Textarea
-        id={id}
+      <Flex align="center" gap="1">
+        <Text fontSize="12px" color="quiet" aria-hidden>
+          {label}
+        </Text>
+        <InsertMenu label={label} withOptions={withOptions} onInsert={(text) => editor.current?.insert(text)} />
+      </Flex>
+      <WordsEditor
+        ref={editor}
+        label={label}
         value={value}
         placeholder={placeholder}
-        onChange={(event) => onChange(event.currentTarget.value)}
-        aria-invalid={over > 0}
-        fontFamily="spoken"
-        fontSize="17px"
-        lineHeight="1.4"
-        px="2"
-        py="1"
-        ml="-2"
-        w="calc(100% + 8px)"
-        minH="0"
-        maxH="320px"
-        rows={1}
-        css={{ fieldSizing: 'content' }}
-        resize="none"
-        bg="transparent"
-        borderColor="transparent"
-        _hover={{ borderColor: 'hairline' }}
-        _placeholder={{ color: 'quiet', fontStyle: 'italic' }}
+        isWrong={over > 0}
+        chipWords={chipWords}
+        onChange={onChange}
       />
       {over > 0 && (
         <Text role="alert" fontSize="13px" fontWeight="500">

@@ -37,6 +37,8 @@ export function applyEdit(attendant: Attendant, edit: Edit): Attendant {
       return sheets.reorderKey(attendant, edit);
     case 'setOption':
       return sheets.setOption(attendant, edit);
+    case 'setTake':
+      return sheets.setTake(attendant, edit);
     case 'setPath':
       return setPath(attendant, edit);
     case 'setVoice':

@@ -5,6 +5,7 @@ import type { Menu, Option, Sheet } from '../sheet';
 import type { ReferredId } from '../references';
 import type { RuleSlot, Slot } from '../slot';
 import type { Path } from '../step';
+import type { TakePart, TakeUse } from '../take';
 import type { VoiceId } from '../voice';
 
 /** The parts of a sheet that are spoken. */
@@ -66,6 +67,13 @@ export type SetOption = {
   readonly key: Key;
   readonly option: Partial<Pick<Option, 'label' | 'readOut'>>;
 };
+/** Lets a part of a sheet be heard from a recording; null for the voice alone. */
+export type SetTake = {
+  readonly type: 'setTake';
+  readonly sheetId: SheetId;
+  readonly part: TakePart;
+  readonly take: TakeUse | null;
+};
 export type SetPath = { readonly type: 'setPath'; readonly slot: Slot; readonly path: Path };
 export type SetVoice = { readonly type: 'setVoice'; readonly voice: VoiceId };
 /** Adds a rule at the top of the answering order. */
@@ -104,6 +112,7 @@ export type Edit =
   | MoveKey
   | ReorderKey
   | SetOption
+  | SetTake
   | SetPath
   | SetVoice
   | AddRule

@@ -1,7 +1,7 @@
 import { findSheet, type Attendant } from '../attendant';
 import type { SheetId } from '../ids';
 import type { Key } from '../key';
-import type { Announcement, Menu, Option, Sheet } from '../sheet';
+import { optionWithoutTake, type Announcement, type Menu, type Option, type Sheet } from '../sheet';
 import type {
   AddKey,
   AddSheet,
@@ -12,6 +12,7 @@ import type {
   SetMenuSettings,
   SetOption,
   SetSheetVoice,
+  SetTake,
   SetWords,
 } from './edit';
 
@@ -90,6 +91,22 @@ export function setOption(attendant: Attendant, { sheetId, key, option: changes 
       ...menu,
       options: menu.options.map((option) => (option.key === key ? { ...option, ...changes } : option)),
     };
+  });
+}
+
+/** @throws Error when the sheet has no such part. */
+export function setTake(attendant: Attendant, { sheetId, part, take }: SetTake): Attendant {
+  if (part.type === 'option') {
+    return changeMenu(attendant, sheetId, (menu) => {
+      const option = optionWithoutTake(optionAt(menu, part.key));
+      const changed: Option = take ? { ...option, take } : option;
+      return { ...menu, options: menu.options.map((each) => (each.key === part.key ? changed : each)) };
+    });
+  }
+  return changeSheet(attendant, sheetId, (sheet) => {
+    if (part.type !== 'whole' && sheet.type !== 'menu') throw new Error(`Sheet ${sheetId} has no ${part.type}`);
+    const others = Object.entries(sheet.takes).filter(([name]) => name !== part.type);
+    return { ...sheet, takes: { ...Object.fromEntries(others), ...(take && { [part.type]: take }) } };
   });
 }
 

@@ -1,4 +1,4 @@
-import { newMenu } from '../sheet';
+import { newAnnouncement, newMenu } from '../sheet';
 import { assembled, follow, frontDeskPath, option, reach, type Starter } from './starter';
 
 /** One who is often at work with both hands: callers can be put through, leave a message, or hear where and when. */
@@ -8,10 +8,7 @@ export const onePerson: Starter = {
   make(facts) {
     const frontDesk = { ...frontDeskPath(facts), name: 'Me', steps: reach(facts, facts.people.slice(0, 1), 24) };
     const about = {
-      type: 'announcement' as const,
-      id: facts.sheetId('about'),
-      name: 'Hours and address',
-      voice: null,
+      ...newAnnouncement(facts.sheetId('about'), 'Hours and address'),
       words: `${facts.businessName} works by appointment. Leave your name and number, and you will be called back the same day.`,
       afterPath: reach(facts, []),
     };

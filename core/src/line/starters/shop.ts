@@ -1,4 +1,4 @@
-import { newMenu } from '../sheet';
+import { newAnnouncement, newMenu } from '../sheet';
 import { assembled, department, follow, frontDeskPath, option, reach, type Starter } from './starter';
 
 /** A shop: what most callers ask is said at once, an order finds its way to the counter. */
@@ -9,11 +9,8 @@ export const shop: Starter = {
     const frontDesk = { ...frontDeskPath(facts), name: 'Counter' };
     const welcomeId = facts.sheetId('welcome');
     const where = {
-      type: 'announcement' as const,
-      id: facts.sheetId('where'),
-      name: 'Hours and address',
-      voice: null,
-      words: `${facts.businessName} is open on weekdays. Type here when you are open and where you are.`,
+      ...newAnnouncement(facts.sheetId('where'), 'Hours and address'),
+      words: '{business} is open {week}. Type here where you are.',
       afterPath: [{ type: 'goTo' as const, sheetId: welcomeId }],
     };
     const welcome = {

@@ -140,6 +140,14 @@ export function describeEdit(edit: Edit, before: Attendant, names: Names): strin
       return edit.option.label === undefined
         ? `${edit.option.readOut ? 'read key' : 'do not read key'} ${edit.key} out`
         : `type what key ${edit.key} is for`;
+    case 'setTake': {
+      const what = edit.take?.byVoice
+        ? 'let the voice say'
+        : edit.take
+          ? 'use a recording for'
+          : 'use no recording for';
+      return `${what} ${edit.part.type === 'option' ? `key ${edit.part.key} of ` : ''}${nameOf(before, edit.sheetId)}`;
+    }
     case 'setPath':
       return describePathEdit(edit, before, names);
     case 'setVoice':

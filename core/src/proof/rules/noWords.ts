@@ -1,4 +1,4 @@
-import { sheetSentences } from '../../speech';
+import { optionsSaid } from '../../speech';
 import type { Sheet } from '../../line';
 import type { Rule } from '../rule';
 
@@ -8,11 +8,16 @@ export const noWords: Rule<'noWords'> = {
   grade: 'fault',
   find: ({ attendant }) =>
     attendant.sheets
-      .filter((sheet) => !hasWords(sheet) && sheetSentences(sheet, attendant.voice).length === 0)
+      .filter((sheet) => !saysSomething(sheet))
       .map((sheet) => ({ at: { type: 'sheet', sheetId: sheet.id } })),
 };
 
-/** A quick look before sentences are made. */
-function hasWords(sheet: Sheet): boolean {
-  return /[\p{L}\p{N}]/u.test(sheet.type === 'menu' ? sheet.openingWords : sheet.words);
+function saysSomething(sheet: Sheet): boolean {
+  if (Object.keys(sheet.takes).length > 0) return true;
+  if (sheet.type === 'announcement') return hasWords(sheet.words);
+  return hasWords(sheet.openingWords) || hasWords(sheet.closingWords) || optionsSaid(sheet).length > 0;
+}
+
+function hasWords(words: string): boolean {
+  return /[\p{L}\p{N}]/u.test(words);
 }

@@ -10,6 +10,9 @@ export const phrases: Phrases = {
     const what = asLabel(label);
     return `${/^(für|um|zu|zum|zur)\s/i.test(what) ? capitalised(what) : `Für ${what}`}, drücken Sie die ${spoken(key)}.`;
   },
+  keyBeforeOption:
+    /\bdrücken Sie (?:die )?(\d|eins|zwei|drei|vier|fünf|sechs|sieben|acht|neun|null)\b,? (?:für|um)\b[^.,;]*/i,
+  keyInWords: /\bdrücken Sie (?:die )?(\d|\*|#|null|eins|zwei|drei|vier|fünf|sechs|sieben|acht|neun)(?![\p{L}\p{N}])/iu,
   leaveMessage: (boxName) =>
     `Bitte hinterlassen Sie nach dem Ton eine Nachricht für ${boxName}. Drücken Sie danach Raute oder legen Sie auf.`,
   messageTaken: 'Vielen Dank. Ihre Nachricht ist gespeichert. Auf Wiederhören.',

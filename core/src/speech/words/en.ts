@@ -9,6 +9,9 @@ export const phrases: Phrases = {
     const what = asLabel(label);
     return `${/^(to|for)\s/i.test(what) ? capitalised(what) : `For ${what}`}, press ${spokenKey(key)}.`;
   },
+  keyBeforeOption:
+    /\bpress (?:the )?(\d|\*|#|star|pound|zero|one|two|three|four|five|six|seven|eight|nine)\b,? (?:for|to)\b[^.,;]*/i,
+  keyInWords: /\bpress (?:the )?(\d|\*|#|zero|one|two|three|four|five|six|seven|eight|nine)(?![\p{L}\p{N}])/iu,
   leaveMessage: (boxName) =>
     `Please leave a message for ${boxName} after the tone. When you are done, press pound or hang up.`,
   messageTaken: 'Thank you. Your message has been left. Goodbye.',

@@ -10,6 +10,10 @@ export const phrases: Phrases = {
     const what = asLabel(label);
     return `${/^para\s/i.test(what) ? capitalised(what) : `Para ${what}`}, pulse ${spoken(key)}.`;
   },
+  keyBeforeOption:
+    /\b(?:pulse|marque|oprima) (?:el )?(\d|uno|dos|tres|cuatro|cinco|seis|siete|ocho|nueve|cero)\b,? para\b[^.,;]*/i,
+  keyInWords:
+    /\b(?:pulse|marque|oprima) (?:el )?(\d|\*|#|cero|uno|dos|tres|cuatro|cinco|seis|siete|ocho|nueve)(?![\p{L}\p{N}])/iu,
   leaveMessage: (boxName) =>
     `Por favor, deje un mensaje para ${boxName} después de la señal. Al terminar, pulse almohadilla o cuelgue.`,
   messageTaken: 'Gracias. Hemos recibido su mensaje. Adiós.',

@@ -10,6 +10,10 @@ export const phrases: Phrases = {
     const what = asLabel(label);
     return `${/^pour\s/i.test(what) ? capitalised(what) : `Pour ${what}`}, appuyez sur ${spoken(key)}.`;
   },
+  keyBeforeOption:
+    /\b(?:tapez|appuyez sur|composez) (?:le )?(\d|un|deux|trois|quatre|cinq|six|sept|huit|neuf|zéro)\b,? pour\b[^.,;]*/i,
+  keyInWords:
+    /\b(?:tapez|appuyez sur|composez) (?:le )?(\d|\*|#|zéro|un|deux|trois|quatre|cinq|six|sept|huit|neuf)(?![\p{L}\p{N}])/iu,
   leaveMessage: (boxName) =>
     `Veuillez laisser un message pour ${boxName} après le bip. Ensuite, appuyez sur dièse ou raccrochez.`,
   messageTaken: 'Merci. Votre message est enregistré. Au revoir.',

@@ -1,101 +1,115 @@
-import { Box, Flex, IconButton, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, IconButton, Input, Text } from '@chakra-ui/react';
 import { longestName } from '@locutor/core/directory';
-import { describeSlot, usesOf, type VoiceId } from '@locutor/core/line';
-import { sentencesOf } from '@locutor/core/speech';
+import {
+  adviceOnLength,
+  adviceOnWords,
+  describeAdvice,
+  estimateSentencesMs,
+  plainSentences,
+  saysOfWords,
+  sentencesOf,
+} from '@locutor/core/speech';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { useBoxes, type KeptGreeting } from '../../api/resources';
-import { useDraft } from '../../draft/DraftProvider';
-import { InlineSelect } from '../../parts/InlineSelect';
-import { voiceChoices } from '../../parts/voiceChoices';
-import { Listen } from '../../parts/Listen';
+import type { KeptGreeting } from '../../api/resources';
+import { Listen, type Heard } from '../../parts/Listen';
 import { RowSavingNote } from '../../parts/RowSavingNote';
+import { SpokenCaption } from '../../parts/SpokenCaption';
 import { SpokenField } from '../../parts/SpokenField';
-import { useRemoveRow } from '../../parts/useRemoveRow';
+import { VoiceField } from '../../parts/VoiceField';
 import { useRowDraft } from '../../parts/useRowDraft';
+import { useSpokenFacts } from '../../speech/useSpokenFacts';
+import { TakePanel } from '../../takes/TakePanel';
+import { useLeave } from '../directory/useLeave';
+import { ReadOutLength } from '../script/ReadOutLength';
+import { useSpokenThings } from './spokenThings';
+import { suggestedName } from './suggestedName';
 
-/** A greeting of the library: its words, its voice, and how it sounds on the telephone. */
+/** A greeting of the library: its words and voice on one side, its recording on the other. */
 export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }) {
   const { row, change, ...saving } = useRowDraft('/api/greetings', greeting);
-  const navigate = useNavigate();
-  const removeRow = useRemoveRow('/api/greetings');
-  const [speaking, setSpeaking] = useState<number | null>(null);
-  const sentences = sentencesOf(row.words, row.voice, { type: 'line' });
-  const remove = async (): Promise<void> => {
-    if (await removeRow(greeting)) await navigate('/greetings');
-  };
+  const facts = useSpokenFacts();
+  const leave = useLeave('/api/greetings');
+  const [heard, setHeard] = useState<Heard | null>(null);
+  const sentences = sentencesOf(row.words, row.voice, { type: 'line' }, facts);
+  const uses = useSpokenThings().find(({ id }) => id === greeting.id)?.uses ?? [];
+  const suggested = suggestedName(row.name, uses);
+  const advice = [...adviceOnLength(estimateSentencesMs(sentences)), ...adviceOnWords(row.words, row.voice)];
   return (
-    <Box
-      as="section"
-      aria-label="Greeting"
-      bg="sheet"
-      borderWidth="1px"
-      borderColor="hairline"
-      borderRadius="md"
-      p="4"
-      mt="2"
-    >
+    <Box as="section" aria-label="Greeting" mt="1">
       <Flex gap="2" align="center">
         <Input
           aria-label="Name of the greeting"
           value={row.name}
           maxLength={longestName}
           onChange={(event) => change({ name: event.currentTarget.value })}
-          fontSize="16px"
+          fontSize="18px"
           fontWeight="600"
           h="8"
           px="2"
           ml="-2"
+          maxW="420px"
           borderColor="transparent"
+          bg="transparent"
           _hover={{ borderColor: 'hairline' }}
         />
+        {suggested && (
+          <Button size="xs" variant="outline" onClick={() => change({ name: suggested })}>
+            Name it “{suggested}”
+          </Button>
+        )}
         <RowSavingNote {...saving} />
         <IconButton
           size="sm"
           variant="ghost"
-          aria-label={`Delete ${row.name}`}
-          title={`Delete ${row.name}`}
-          onClick={() => void remove()}
+          ml="auto"
+          aria-label={`Delete ${row.name}, or put another in its place`}
+          title={`Delete ${row.name}, or put another in its place`}
+          onClick={() => void leave.ask(greeting)}
         >
           <Trash2 size={15} />
         </IconButton>
       </Flex>
-      <Box mt="2">
-        <SpokenField label="Words" value={row.words} onChange={(words) => change({ words })} />
-      </Box>
-      <Flex mt="3" gap="4" align="center" wrap="wrap">
-        <Text>
-          Spoken by{' '}
-          <InlineSelect
-            label="Voice"
-            value={row.voice}
-            choices={voiceChoices}
-            onChange={(voice) => change({ voice: voice as VoiceId })}
+      {leave.dialog}
+      <Text fontSize="13px" color="quiet">
+        {uses.length > 0
+          ? `Used in ${uses.join(', ')}.`
+          : 'Not used yet. Choose it in a “say” step of the script, or for a box in the Directory.'}
+      </Text>
+      <Grid mt="3" gap="6" templateColumns={{ base: '1fr', xl: '1fr 1fr' }}>
+        <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">
+          <SpokenField label="Words" value={row.words} voice={row.voice} onChange={(words) => change({ words })} />
+          <Flex mt="2" gap="3" align="center" wrap="wrap">
+            <ReadOutLength sentences={sentences} />
+            {advice.map((each) => (
+              <Text key={each.type} fontSize="13px">
+                {describeAdvice(each)}
+              </Text>
+            ))}
+          </Flex>
+          <Box mt="3" pt="3" borderTopWidth="1px" borderColor="hairline">
+            <VoiceField of={row.name} voice={row.voice} onChange={(voice) => change({ voice })} />
+            <Flex mt="2" gap="3" align="center" minH="32px">
+              <Listen sentences={sentences} label="Hear the voice" onHeard={setHeard} />
+              <Box flex="1" minW="0">
+                {heard && <SpokenCaption text={sentences[heard.index]?.text ?? ''} heard={heard} />}
+              </Box>
+            </Flex>
+          </Box>
+        </Box>
+        <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">
+          <TakePanel
+            place={greeting.id}
+            name={row.name}
+            text={plainSentences(row.words, row.voice, facts)
+              .map(({ text }) => text)
+              .join(' ')}
+            says={saysOfWords(row.words, row.voice, facts)}
+            use={row.take}
+            onUse={(take) => change({ take })}
           />
-        </Text>
-        <Listen sentences={sentences} label="Hear it as on the phone" onSentence={setSpeaking} />
-        <Text fontFamily="spoken" fontSize="15px" aria-live="off" flex="1" minW="200px">
-          {speaking !== null && sentences[speaking]?.text}
-        </Text>
-      </Flex>
-      <UsedIn greeting={greeting} />
+        </Box>
+      </Grid>
     </Box>
-  );
-}
-
-function UsedIn({ greeting }: { readonly greeting: KeptGreeting }) {
-  const { attendant, names } = useDraft();
-  const inBoxes = useBoxes().filter((box) => box.greetingId === greeting.id);
-  const uses = [
-    ...usesOf(attendant, greeting.id).map((use) => describeSlot(use.slot, attendant, names)),
-    ...inBoxes.map((box) => `the box ${box.name}`),
-  ];
-  return (
-    <Text mt="2" fontSize="13px" color="quiet">
-      {uses.length > 0
-        ? `Used in ${uses.join(', ')}.`
-        : 'Not used yet. Choose it in a “say” step of the script, or for a box in the Directory.'}
-    </Text>
   );
 }

@@ -4,6 +4,7 @@ import { sheetSentences } from '@locutor/core/speech';
 import { useDraft } from '../../draft/DraftProvider';
 import { Listen } from '../../parts/Listen';
 import { PathSentence } from '../../path/PathSentence';
+import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { SpokenField } from '../../parts/SpokenField';
 import { ReadOutLength } from './ReadOutLength';
 import { SheetFindings } from './SheetFindings';
@@ -13,7 +14,8 @@ import { SheetVoice } from './SheetVoice';
 export function AnnouncementSheet({ announcement }: { readonly announcement: Announcement }) {
   const { attendant, edit } = useDraft();
   const { id, words, afterPath } = announcement;
-  const sentences = sheetSentences(announcement, attendant.voice);
+  const facts = useSpokenFacts();
+  const sentences = sheetSentences(announcement, attendant.voice, facts);
   return (
     <Box px="6" pb="10" maxW="760px">
       <SheetName sheet={announcement}>
@@ -25,6 +27,7 @@ export function AnnouncementSheet({ announcement }: { readonly announcement: Ann
         <SpokenField
           label="The caller hears"
           value={words}
+          voice={announcement.voice ?? attendant.voice}
           placeholder="Type what is said, for example when the fuel dock is open."
           onChange={(next) => edit({ type: 'setWords', sheetId: id, part: 'words', words: next })}
         />

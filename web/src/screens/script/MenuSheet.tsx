@@ -18,6 +18,7 @@ import { InlineSelect } from '../../parts/InlineSelect';
 import { isTyping } from '../../parts/isTyping';
 import { Listen } from '../../parts/Listen';
 import { PathSentence } from '../../path/PathSentence';
+import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { SpokenField } from '../../parts/SpokenField';
 import { goToKey } from './goToKey';
 import { KeyRow } from './KeyRow';
@@ -39,7 +40,8 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
   const addKey = useAddKey(menu.id);
   const free = nextFreeKey(menu);
   useKeyJumps(menu, listens);
-  const sentences = sheetSentences(menu, voice);
+  const facts = useSpokenFacts();
+  const sentences = sheetSentences(menu, voice, facts);
   const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
   return (
     <Box px="6" pb="10" maxW="760px">
@@ -53,6 +55,8 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
         <SpokenField
           label="Opening words"
           value={menu.openingWords}
+          voice={menu.voice ?? voice}
+          withOptions
           placeholder="Thank you for calling …"
           onChange={setWords('openingWords')}
         />
@@ -83,6 +87,8 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
         <SpokenField
           label="Closing words"
           value={menu.closingWords}
+          voice={menu.voice ?? voice}
+          withOptions
           placeholder="Or stay on the line …"
           onChange={setWords('closingWords')}
         />

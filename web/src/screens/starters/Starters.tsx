@@ -9,6 +9,7 @@ import {
   type StarterId,
 } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
+import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useBoxes, usePeople } from '../../api/resources';
@@ -95,6 +96,7 @@ export default function Starters() {
 
 /** What callers would hear, sheet by sheet. */
 function Preview({ attendant }: { readonly attendant: Attendant }) {
+  const facts = useSpokenFacts();
   return (
     <Box role="region" aria-label="What callers would hear">
       {attendant.sheets.map((sheet) => (
@@ -103,7 +105,7 @@ function Preview({ attendant }: { readonly attendant: Attendant }) {
             {sheet.name}
           </Heading>
           <Text fontFamily="spoken" fontSize="16px" lineHeight="1.4">
-            {sheetSentences(sheet, attendant.voice)
+            {sheetSentences(sheet, attendant.voice, facts)
               .map(({ text }) => text)
               .join(' ')}
           </Text>

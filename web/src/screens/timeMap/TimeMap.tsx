@@ -1,13 +1,13 @@
 import { Box, Button, Flex, Input, Menu, Portal, Text } from '@chakra-ui/react';
 import { findWays, layOut, summaryOf, type Row, type Way } from '@locutor/core/paths';
-import { estimateMs, type Sentence } from '@locutor/core/speech';
+import { expectedMs, type Sentence } from '@locutor/core/speech';
 import { Download, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
 import { useNavigate } from 'react-router';
 import { useGreetings } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { callMoments, momentMs } from '../../handset/callMoments';
-import { useCallScript } from '../../handset/useCallScript';
+import { nothingKept, useCallScript } from '../../handset/useCallScript';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellProblem } from '../../parts/notices';
 import { showLength } from '../../parts/time';
@@ -26,12 +26,11 @@ export default function TimeMap() {
   const { attendant, names, line } = useDraft();
   const moment = useMoment();
   const { make } = useCallScript();
-  const script = useMemo(() => make(attendant, []), [make, attendant]);
+  const script = useMemo(() => make(attendant, nothingKept), [make, attendant]);
   const { atMs } = moment;
   const lengths = useLengths(attendant, useGreetings());
   const found = useMemo(() => {
-    const lengthMs = (sentence: Sentence): number =>
-      lengths.lengthMs.get(lengthKey(sentence)) ?? estimateMs(sentence.text);
+    const lengthMs = (sentence: Sentence): number => lengths.lengthMs.get(lengthKey(sentence)) ?? expectedMs(sentence);
     return findWays(script, { atMs, once: true, lengthMs });
   }, [script, atMs, lengths.lengthMs]);
   const frame = useRef<HTMLDivElement>(null);

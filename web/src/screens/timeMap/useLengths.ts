@@ -1,5 +1,6 @@
 import { greetingsUsed, type Attendant, type Greeting } from '@locutor/core/line';
-import { sentencesOf, sheetSentences, type Sentence } from '@locutor/core/speech';
+import { sentencesOf, sheetSentences, type Sentence, type SpokenFacts } from '@locutor/core/speech';
+import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { useEffect, useMemo, useState } from 'react';
 import { speak } from '../../api/resources';
 
@@ -16,8 +17,9 @@ export const lengthKey = ({ voice, text }: Pick<Sentence, 'voice' | 'text'>): st
 
 /** Has everything the attendant says spoken, a few sentences at a time, to know its real length. */
 export function useLengths(attendant: Attendant, greetings: readonly Greeting[]): Lengths {
+  const facts = useSpokenFacts();
   const [known, setKnown] = useState<ReadonlyMap<string, number>>(new Map());
-  const wanted = useMemo(() => sentencesIn(attendant, greetings), [attendant, greetings]);
+  const wanted = useMemo(() => sentencesIn(attendant, greetings, facts), [attendant, greetings, facts]);
   const missing = useMemo(() => wanted.filter((sentence) => !known.has(lengthKey(sentence))), [wanted, known]);
   const [isStuck, setStuck] = useState(false);
 
@@ -47,13 +49,14 @@ export function useLengths(attendant: Attendant, greetings: readonly Greeting[])
   return { lengthMs: known, left: missing.length };
 }
 
-function sentencesIn(attendant: Attendant, greetings: readonly Greeting[]): readonly Sentence[] {
+function sentencesIn(attendant: Attendant, greetings: readonly Greeting[], facts: SpokenFacts): readonly Sentence[] {
   const used = greetingsUsed(attendant);
   const all = [
-    ...attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice)),
+    ...attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice, facts)),
     ...greetings
       .filter(({ id }) => used.has(id))
-      .flatMap(({ words, voice }) => sentencesOf(words, voice, { type: 'line' })),
+      .flatMap(({ words, voice }) => sentencesOf(words, voice, { type: 'line' }, facts)),
   ];
-  return [...new Map(all.map((sentence) => [lengthKey(sentence), sentence])).values()];
+  const spoken = all.filter(({ recorded }) => !recorded);
+  return [...new Map(spoken.map((sentence) => [lengthKey(sentence), sentence])).values()];
 }

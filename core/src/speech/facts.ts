@@ -1,0 +1,46 @@
+import type { Person, PersonId } from '../directory';
+import { spokenName } from '../directory';
+import type { Hours, HoursId, TimeZone } from '../hours';
+import type { Language, LivePart, RecordedTake, TakeId } from '../line';
+import { saidOpening, saidToday, saidWeek } from './saidHours';
+
+/** What live parts of a greeting are made from, as it is at the moment of a call. */
+export interface SpokenFacts {
+  /** The business's name as callers know it. */
+  readonly business: string;
+  /** The moment of the call, in ms since 1970. */
+  readonly atMs: number;
+  readonly zone: TimeZone;
+  /** The hours of the line. */
+  readonly hours: Hours;
+  readonly hoursOf: (id: HoursId) => Hours | undefined;
+  readonly personOf: (id: PersonId) => Pick<Person, 'name' | 'saidAs' | 'extension'> | undefined;
+  readonly takeOf: (id: TakeId) => RecordedTake | undefined;
+}
+
+/** What a live part says now; nothing where what it speaks of is gone. Options are said by the menu. */
+export function sayPart(part: LivePart, facts: SpokenFacts, language: Language): string {
+  switch (part.type) {
+    case 'options':
+      return '';
+    case 'business':
+      return facts.business;
+    case 'today':
+      return saidToday(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
+    case 'week':
+      return saidWeek(hoursOf(part.hoursId, facts), language);
+    case 'opens':
+      return saidOpening(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
+    case 'name': {
+      const person = facts.personOf(part.personId);
+      return person ? spokenName(person) : '';
+    }
+    case 'extension':
+      // Digit by digit: nobody dials two hundred and four.
+      return [...(facts.personOf(part.personId)?.extension ?? '')].join(' ');
+  }
+}
+
+function hoursOf(id: HoursId | null, facts: SpokenFacts): Hours {
+  return (id && facts.hoursOf(id)) ?? facts.hours;
+}

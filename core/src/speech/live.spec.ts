@@ -1,0 +1,163 @@
+import { hoursId, instantOf, periodId, type Hours, type Weekday } from '../hours';
+import { readPieces, writePiece, type Language, type WordsPiece } from '../line';
+import { hours as weekdaysOnly, noor, zone } from '../testing/boatyard';
+import { pauses, respell, saidOpening, saidToday, saidWeek, sentencesOf, type SpokenFacts } from '.';
+
+const open = { id: periodId.create('open'), name: 'Open' };
+const lunch = { id: periodId.create('lunch'), name: 'Lunch' };
+
+function hoursOf(
+  ...spans: readonly [days: readonly Weekday[], startMin: number, endMin: number, period?: string][]
+): Hours {
+  const week = spans.flatMap(([days, startMin, endMin, period]) =>
+    days.map((day) => ({ periodId: period ? lunch.id : open.id, day, startMin, endMin })),
+  );
+  return { id: hoursId.create('test'), name: 'Test', periods: [open, lunch], week };
+}
+
+const at = (reading: string): number => instantOf(reading, zone);
+const facts = (more: Partial<SpokenFacts> = {}): SpokenFacts => ({
+  business: 'Larkspur Cove Boatyard',
+  atMs: at('2026-11-23T18:00'),
+  zone,
+  hours: weekdaysOnly,
+  hoursOf: () => undefined,
+  personOf: (id) => (id === noor.id ? noor : undefined),
+  takeOf: () => undefined,
+  ...more,
+});
+const said = (words: string, more: Partial<SpokenFacts> = {}): string[] =>
+  sentencesOf(words, 'slt', { type: 'line' }, facts(more)).map(({ text }) => text);
+
+const workdays: readonly Weekday[] = [1, 2, 3, 4, 5];
+const everyDay: readonly Weekday[] = [1, 2, 3, 4, 5, 6, 7];
+
+describe('the week as people say it', () => {
+  it.each([
+    [hoursOf([workdays, 480, 1050]), 'Monday to Friday, eight to half past five'],
+    [
+      hoursOf([workdays, 450, 1050], [workdays, 720, 750, 'lunch'], [[6], 480, 720]),
+      'Monday to Friday, half past seven to noon and half past twelve to half past five; Saturday, eight to noon',
+    ],
+    [hoursOf([[1, 3, 5], 540, 1020]), 'Monday, Wednesday and Friday, nine to five'],
+    [hoursOf([[5, 6], 1320, 1560]), 'Friday and Saturday, ten in the evening to two in the morning'],
+    [hoursOf([[1, 6, 7], 600, 975]), 'Saturday to Monday, ten to a quarter past four'],
+    [hoursOf([everyDay, 0, 1440]), 'every day, around the clock'],
+    [hoursOf([[2], 545, 1135]), 'Tuesday, nine oh five to six fifty-five'],
+    [hoursOf([[2], 780, 1020]), 'Tuesday, one to five'],
+    [hoursOf(), 'closed'],
+  ])('%#', (hours, words) => {
+    expect(saidWeek(hours, 'en')).toBe(words);
+  });
+
+  it.each<[Language, string]>([
+    ['fr', 'du lundi au vendredi, de 8 heures à 17 heures 30; le samedi, de 8 heures à midi'],
+    ['es', 'de lunes a viernes, de las 8 a las 17 y media; sábado, de las 8 al mediodía'],
+    ['de', 'Montag bis Freitag, 8 Uhr bis 17 Uhr 30; Samstag, 8 Uhr bis 12 Uhr'],
+  ])('in %s', (language, words) => {
+    expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), language)).toBe(words);
+  });
+});
+
+describe('today and the next opening', () => {
+  const hours = hoursOf([workdays, 480, 1050], [workdays, 720, 780, 'lunch']);
+  it.each([
+    ['2026-11-23T06:00', 'today at eight', 'eight to noon and one to half past five'],
+    ['2026-11-23T12:30', 'today at one', 'eight to noon and one to half past five'],
+    ['2026-11-23T18:00', 'tomorrow at eight', 'eight to noon and one to half past five'],
+    ['2026-11-27T18:00', 'Monday at eight', 'eight to noon and one to half past five'],
+    ['2026-11-28T10:00', 'Monday at eight', 'closed'],
+  ])('at %s', (reading, next, today) => {
+    expect(saidOpening(hours, zone, at(reading), 'en')).toBe(next);
+    expect(saidToday(hours, zone, at(reading), 'en')).toBe(today);
+  });
+
+  it('names the date where it is a week away, and that it is closed where it never opens', () => {
+    const tuesdays = hoursOf([[2], 540, 1020]);
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'en')).toBe('Tuesday the fifth of January at nine');
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'fr')).toBe('mardi 5 janvier à 9 heures');
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'de')).toBe('am Dienstag, dem 5. Januar, um 9 Uhr');
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'es')).toBe('el martes 5 de enero a las 9');
+    expect(saidOpening(hoursOf(), zone, at('2026-12-29T09:00'), 'en')).toBe('closed');
+  });
+
+  it('takes hours over midnight as the night they belong to', () => {
+    const bar = hoursOf([everyDay, 1200, 1560]);
+    expect(saidOpening(bar, zone, at('2026-11-24T01:00'), 'en')).toBe('today at eight in the evening');
+    const through = hoursOf([[1], 1200, 1560], [[2], 60, 300]);
+    expect(saidOpening(through, zone, at('2026-11-23T21:00'), 'en')).toBe(
+      'Monday the thirtieth of November at eight in the evening',
+    );
+  });
+
+  it('keeps to the clock on the wall when it is changed', () => {
+    const sundays = hoursOf([[7], 150, 600]);
+    expect(saidOpening(sundays, zone, at('2026-03-07T23:00'), 'en')).toBe('tomorrow at half past two in the morning');
+    expect(saidOpening(sundays, zone, at('2026-11-01T00:30'), 'en')).toBe('today at half past two in the morning');
+  });
+});
+
+describe('words with live parts', () => {
+  it('says what is so at the moment of the call', () => {
+    expect(said('Thank you for calling {business}. We open {opens}.')).toEqual([
+      'Thank you for calling Larkspur Cove Boatyard.',
+      'We open tomorrow at eight.',
+    ]);
+    expect(said('{name person:noor} has extension {extension person:noor}.')).toEqual([
+      'Noor Haldane has extension 2 1 2.',
+    ]);
+    expect(said('We are open {week}.', { hours: hoursOf([[6], 480, 720]) })).toEqual([
+      'We are open Saturday, eight to noon.',
+    ]);
+  });
+
+  it('says nothing for somebody who is gone, and leaves braces that mean nothing', () => {
+    expect(said('Ask for {name person:gone}.')).toEqual(['Ask for .']);
+    expect(said('A {curly} remark and {pause 99 s}.')).toEqual(['A {curly} remark and {pause 99 s}.']);
+  });
+
+  it('takes other hours where they are named', () => {
+    const shed = hoursOf([[7], 600, 900]);
+    const more = { hoursOf: (id: string) => (id === 'hours:shed' ? shed : undefined) };
+    expect(said('The shed is open {week hours:shed}.', more)).toEqual(['The shed is open Sunday, ten to three.']);
+  });
+
+  it('makes a pause as long as it says, and ends the sentence there', () => {
+    const sentences = sentencesOf('One moment {pause 1.5 s} please. Thank you.', 'slt', { type: 'line' }, facts());
+    expect(sentences.map(({ text, pauseAfterMs }) => [text, pauseAfterMs])).toEqual([
+      ['One moment', 1500],
+      ['please.', pauses.betweenSentencesMs],
+      ['Thank you.', pauses.betweenPartsMs],
+    ]);
+    expect(sentencesOf('Yes {pause 1 s}{pause 2 s} no', 'slt', { type: 'line' }, facts())[0]?.pauseAfterMs).toBe(3000);
+    expect(sentencesOf('{pause 1 s} Hello', 'slt', { type: 'line' }, facts())).toHaveLength(1);
+  });
+
+  it('reads every piece it writes', () => {
+    const pieces: Exclude<WordsPiece, { type: 'text' }>[] = [
+      { type: 'pause', ms: 250 },
+      { type: 'live', part: { type: 'options' } },
+      { type: 'live', part: { type: 'business' } },
+      { type: 'live', part: { type: 'week', hoursId: null } },
+      { type: 'live', part: { type: 'opens', hoursId: hoursId.create('shed') } },
+      { type: 'live', part: { type: 'extension', personId: noor.id } },
+    ];
+    expect(readPieces(pieces.map(writePiece).join(''))).toEqual(pieces);
+    expect(readPieces(`a${pieces.map(writePiece).join('b')}`)).toHaveLength(12);
+  });
+});
+
+describe('how words are said', () => {
+  const dictionary = [
+    { written: 'Achterberg', said: 'AHK ter berg', language: null },
+    { written: 'cove', said: 'kohv', language: 'en' as const },
+    { written: 'St. John', said: 'Saint John', language: null },
+  ];
+
+  it('changes whole words only, whatever their capitals, in the language they are for', () => {
+    expect(respell('ACHTERBERG of the cove, covered.', dictionary, 'en')).toBe('AHK ter berg of the kohv, covered.');
+    expect(respell('cove', dictionary, 'fr')).toBe('cove');
+    expect(respell('Ask at St. John, or St. Johns.', dictionary, 'en')).toBe('Ask at Saint John, or St. Johns.');
+    expect(respell('nothing', [], 'en')).toBe('nothing');
+  });
+});

@@ -1,0 +1,64 @@
+import { minutesOfDay, type DayTime, type Hours, type TimeZone, type Weekday } from '../hours';
+import type { Language } from '../line';
+import { nextOpening, timesToday, weekGroups } from './openTimes';
+import { joinWords, type DayRun, type HoursWords } from './hoursWords';
+import { hoursWords as de } from './words/hours.de';
+import { hoursWords as en } from './words/hours.en';
+import { hoursWords as es } from './words/hours.es';
+import { hoursWords as fr } from './words/hours.fr';
+
+const byLanguage: Readonly<Record<Language, HoursWords>> = { en, fr, es, de };
+
+/** The regular week as people say it: "Monday to Friday, eight to half past five; Saturday, eight to noon". */
+export function saidWeek(hours: Pick<Hours, 'periods' | 'week'>, language: Language): string {
+  const words = byLanguage[language];
+  const open = weekGroups(hours).filter(({ times }) => times.length > 0);
+  if (open.length === 0) return words.closed;
+  return open
+    .map(({ days, times }) => {
+      const said = days.length === 7 ? words.everyDay : words.days(runsOf(days));
+      return `${said}, ${saidTimes(times, words)}`;
+    })
+    .join('; ');
+}
+
+/** Today's hours: "eight to noon and half past twelve to five"; that it is closed where it is. */
+export function saidToday(
+  hours: Pick<Hours, 'periods' | 'week'>,
+  zone: TimeZone,
+  atMs: number,
+  language: Language,
+): string {
+  return saidTimes(timesToday(hours, zone, atMs), byLanguage[language]);
+}
+
+/** When it opens next: "tomorrow at eight". Where it never opens, that it is closed. */
+export function saidOpening(
+  hours: Pick<Hours, 'periods' | 'week'>,
+  zone: TimeZone,
+  atMs: number,
+  language: Language,
+): string {
+  const opening = nextOpening(hours, zone, atMs);
+  const words = byLanguage[language];
+  return opening ? words.opening(opening) : words.closed;
+}
+
+function saidTimes(times: readonly DayTime[], words: HoursWords): string {
+  if (times.length === 0) return words.closed;
+  if (times.some(({ startMin, endMin }) => endMin - startMin === minutesOfDay)) return words.aroundTheClock;
+  return joinWords(times.map(words.range), words.and);
+}
+
+/** Days that follow each other made runs of three or more, over the end of the week too. */
+function runsOf(days: readonly Weekday[]): readonly DayRun[] {
+  const isIn = (day: number): boolean => days.includes((((day - 1 + 7) % 7) + 1) as Weekday);
+  const starts = days.filter((day) => !isIn(day - 1));
+  return starts.flatMap((first): DayRun[] => {
+    let length = 1;
+    while (length < 7 && isIn(first + length)) length += 1;
+    const at = (step: number): Weekday => (((first - 1 + step) % 7) + 1) as Weekday;
+    if (length >= 3) return [{ first, last: at(length - 1) }];
+    return Array.from({ length }, (_, step) => ({ first: at(step), last: at(step) }));
+  });
+}

@@ -1,0 +1,77 @@
+import type { MessagePort } from 'node:worker_threads';
+import {
+  asOnPhone,
+  encodeG711,
+  polish,
+  readWav,
+  resample,
+  writeAu,
+  writeG711Wav,
+  writeMuLawWav,
+  writeWav,
+  type Pcm,
+  type Polished,
+  type Recipe,
+  type SoundFileProblem,
+} from '@locutor/core/audio';
+import { right, wrong, type Result } from '@locutor/core/result';
+import { decodeSound } from './decode';
+import { noiseReducer } from './noise';
+import type { BringTask, Brought, DownloadKind, PolishTask, Ready, SoundTask, WriteTask } from './soundTask';
+
+/** More than this is of no use for a telephone, nor for taking noise away. */
+const highestRateHz = 48_000;
+
+/** Everything heavy that is done to sound: reading files, making them good, writing them. */
+export default function work(task: SoundTask): Promise<Result<Brought, SoundFileProblem> | Ready | Uint8Array> {
+  switch (task.type) {
+    case 'bring':
+      return bring(task);
+    case 'polish':
+      return polishAgain(task);
+    case 'write':
+      return write(task);
+  }
+}
+
+async function bring({ file, name, law, recipe, port }: BringTask): Promise<Result<Brought, SoundFileProblem>> {
+  const decoded = await decodeSound(file, name, law);
+  if (!decoded.ok) return decoded;
+  const recording = decoded.value.rateHz > highestRateHz ? resample(decoded.value, highestRateHz) : decoded.value;
+  const polished = await polishNow(recording, recipe, port);
+  if (polished.pcm.samples.length === 0) return wrong({ type: 'noSound' });
+  return right({ source: writeWav(recording), ...readyOf(polished) });
+}
+
+async function polishAgain({ source, recipe, port }: PolishTask): Promise<Ready> {
+  return readyOf(await polishNow(kept(source), recipe, port));
+}
+
+async function write({ source, recipe, as }: WriteTask): Promise<Uint8Array> {
+  return writers[as]((await polishNow(kept(source), recipe)).pcm);
+}
+
+const writers: Readonly<Record<DownloadKind, (pcm: Pcm) => Uint8Array>> = {
+  wav: writeWav,
+  muLaw: ({ samples }) => encodeG711(samples, 'mu'),
+  aLaw: ({ samples }) => encodeG711(samples, 'a'),
+  muLawWav: (pcm) => writeG711Wav(pcm, 'mu'),
+  aLawWav: (pcm) => writeG711Wav(pcm, 'a'),
+  au: (pcm) => writeAu(pcm, 'mu'),
+  asOnPhone: (pcm) => writeWav(asOnPhone(pcm)),
+};
+
+async function polishNow(recording: Pcm, recipe: Recipe, port?: MessagePort): Promise<Polished> {
+  return polish(recording, recipe, recipe.lessNoise ? await noiseReducer() : null, (stage) => port?.postMessage(stage));
+}
+
+function readyOf({ pcm, ...made }: Polished): Ready {
+  return { phone: writeMuLawWav(pcm), made };
+}
+
+/** What was kept was written here, so that it can be read. */
+function kept(wav: Uint8Array): Pcm {
+  const read = readWav(wav);
+  if (!read.ok) throw new Error('A kept recording cannot be read');
+  return read.value;
+}

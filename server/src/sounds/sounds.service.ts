@@ -1,0 +1,58 @@
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import type { G711Law, PolishStage, Recipe, SoundFileProblem } from '@locutor/core/audio';
+import type { Result } from '@locutor/core/result';
+import { Piscina } from 'piscina';
+import type { Brought, DownloadKind, Ready, SoundTask } from './soundTask';
+
+/** How a caller of long work hears of it and ends it. */
+export interface Progress {
+  readonly tell?: (stage: PolishStage) => void;
+  readonly signal?: AbortSignal;
+}
+
+/** Reads, polishes and writes sound in a worker thread, one piece of work at a time: sound takes much memory. */
+@Injectable()
+export class SoundsService implements OnModuleDestroy {
+  private readonly workers = new Piscina<SoundTask, unknown>({
+    filename: require.resolve('@locutor/server/sounds/sound.worker'),
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: 60_000,
+  });
+
+  async onModuleDestroy(): Promise<void> {
+    await this.workers.destroy();
+  }
+
+  /** Reads a file and makes it good. @throws AbortError when it is given up. */
+  bring(
+    file: Uint8Array,
+    name: string,
+    law: G711Law | null,
+    recipe: Recipe,
+    progress: Progress = {},
+  ): Promise<Result<Brought, SoundFileProblem>> {
+    return this.run(progress, (port) => ({ type: 'bring', file, name, law, recipe, ...(port && { port }) }));
+  }
+
+  /** Makes a kept recording good once more. */
+  polish(source: Uint8Array, recipe: Recipe, progress: Progress = {}): Promise<Ready> {
+    return this.run(progress, (port) => ({ type: 'polish', source, recipe, ...(port && { port }) }));
+  }
+
+  write(source: Uint8Array, recipe: Recipe, as: DownloadKind): Promise<Uint8Array> {
+    return this.run({}, () => ({ type: 'write', source, recipe, as }));
+  }
+
+  private async run<Done>({ tell, signal }: Progress, taskOf: (port?: MessagePort) => SoundTask): Promise<Done> {
+    if (!tell) return (await this.workers.run(taskOf(), { signal: signal ?? null })) as Done;
+    const { port1, port2 } = new MessageChannel();
+    port1.on('message', tell);
+    try {
+      return (await this.workers.run(taskOf(port2), { signal: signal ?? null, transferList: [port2] })) as Done;
+    } finally {
+      port1.close();
+    }
+  }
+}

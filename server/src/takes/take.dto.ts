@@ -1,0 +1,97 @@
+import { longestPauseMs, longestSoundMs, mostCuts } from '@locutor/core/audio';
+import { keys, longestLabel, longestWords } from '@locutor/core/line';
+import { z } from 'zod';
+import { PatternField, TextField } from '../problems/fields';
+import { invalid } from '../problems/problem';
+import { takeSources, type TakeSource } from './take.entity';
+import type { Recipe } from '@locutor/core/audio';
+import type { TakeSays } from '@locutor/core/line';
+
+const id = '[A-Za-z0-9_-]{1,40}';
+/** A greeting of the library, or a part of a sheet of a line. */
+const placePattern = new RegExp(
+  `^(?:greeting:${id}|line:${id} sheet:${id} (?:whole|openingWords|closingWords|option [0-9*#]))$`,
+);
+const longestFileName = 255;
+/** Live parts can say more than stands in the words. */
+export const longestText = 2 * longestWords;
+
+/** The fields beside the file; recipe, says and law come as text. */
+export class BringTakeDto {
+  @PatternField({ pattern: placePattern, says: 'Say what it is a recording of: a greeting or a part of a sheet.' })
+  place: string;
+
+  @PatternField({
+    pattern: new RegExp(`^(?:${takeSources.join('|')})$`),
+    says: `A recording comes from one of ${takeSources.join(', ')}.`,
+  })
+  source: TakeSource;
+
+  @TextField({ name: 'The name of the file', least: 0, most: longestFileName, optional: true })
+  fileName?: string;
+
+  @PatternField({ pattern: /^(?:mu|a)?$/, says: 'The law is mu or a.', optional: true })
+  law?: 'mu' | 'a' | '';
+
+  @TextField({ name: 'What is heard', least: 0, most: longestText, optional: true })
+  text?: string;
+
+  /** As JSON: what the recording says now, to know later whether it still does. */
+  @TextField({ name: 'What the recording says', least: 2, most: 40_000, optional: true })
+  says?: string;
+
+  /** As JSON: what is done to it. */
+  @TextField({ name: 'What is done to the recording', least: 2, most: 40_000, optional: true })
+  recipe?: string;
+}
+
+export class PolishTakeDto {
+  @TextField({ name: 'What is done to the recording', least: 2, most: 40_000 })
+  recipe: string;
+}
+
+export class ChangeTakeDto {
+  @TextField({ name: 'What is heard', least: 0, most: longestText, optional: true })
+  text?: string;
+
+  @TextField({ name: 'What the recording says', least: 2, most: 40_000, optional: true })
+  says?: string;
+}
+
+const ms = z.number().min(0).max(longestSoundMs);
+const recipe = z.strictObject({
+  cuts: z.array(z.strictObject({ fromMs: ms, toMs: ms })).max(mostCuts),
+  pauses: z.array(z.strictObject({ atMs: ms, ms: z.number().min(0).max(longestPauseMs) })).max(mostCuts),
+  lessNoise: z.boolean(),
+  trim: z.boolean(),
+  sameLoudness: z.boolean(),
+  fades: z.boolean(),
+});
+
+const livePart = z.union([
+  z.strictObject({ type: z.enum(['options', 'business']) }),
+  z.strictObject({ type: z.enum(['today', 'week', 'opens']), hoursId: z.string().max(60).nullable() }),
+  z.strictObject({ type: z.enum(['name', 'extension']), personId: z.string().max(60) }),
+]);
+const says = z.strictObject({
+  words: z.string().max(longestText),
+  options: z.array(z.strictObject({ key: z.enum(keys), label: z.string().max(longestLabel) })).max(keys.length),
+  live: z.array(z.strictObject({ part: livePart, said: z.string().max(longestText) })).max(100),
+});
+
+export const readRecipe = (text: string): Recipe => read(text, recipe, 'recipe', 'What is done to the recording');
+export const readSays = (text: string): TakeSays => read(text, says, 'says', 'What the recording says') as TakeSays;
+
+/** @throws Problem 422 when it is not what it should be. */
+function read<Value>(text: string, schema: z.ZodType<Value>, at: string, name: string): Value {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    throw invalid([{ at, says: `${name} was not understood: it is no JSON.` }]);
+  }
+  const result = schema.safeParse(json);
+  if (result.success) return result.data;
+  const [issue] = result.error.issues;
+  throw invalid([{ at, says: `${name} was not understood at ${issue?.path.join('.') || 'its beginning'}.` }]);
+}

@@ -1,0 +1,185 @@
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Param,
+  Patch,
+  Post,
+  Query,
+  Req,
+  Res,
+  UploadedFile,
+  UseInterceptors,
+} from '@nestjs/common';
+import { FileInterceptor } from '@nestjs/platform-express';
+import { ApiConsumes, ApiProduces, ApiTags } from '@nestjs/swagger';
+import { largestSoundBytes, lookAtFile, type PolishStage } from '@locutor/core/audio';
+import type { TakeId } from '@locutor/core/line';
+import type { Request, Response } from 'express';
+import { readFile } from 'node:fs/promises';
+import { AudioStore } from '../audio/audioStore';
+import { invalid, Problem } from '../problems/problem';
+import type { Progress } from '../sounds/sounds.service';
+import { downloadKinds, type DownloadKind } from '../sounds/soundTask';
+import { BringTakeDto, ChangeTakeDto, PolishTakeDto } from './take.dto';
+import type { TakeEntity } from './take.entity';
+import { TakesService, type TrialTake } from './takes.service';
+
+/** A little over the limit, so that what is larger is refused in words and not by the form reader. */
+const mostBytes = largestSoundBytes + 4096;
+const lines = 'application/x-ndjson';
+
+@ApiTags('Recordings')
+@Controller('api/takes')
+export class TakesController {
+  constructor(
+    private readonly takes: TakesService,
+    private readonly audio: AudioStore,
+  ) {}
+
+  /** The recordings of a place, or all, the newest first. */
+  @Get()
+  list(@Query('place') place: string | undefined): Promise<TakeEntity[]> {
+    return this.takes.list(place);
+  }
+
+  /**
+   * Takes a sound file in (part `audio`) and makes it good. Asked for `application/x-ndjson` it tells a line at each
+   * stage, `{"stage": ...}`, and at the end `{"done": ...}` or `{"problem": ...}`. Giving up the request ends the work.
+   */
+  @Post()
+  @ApiConsumes('multipart/form-data')
+  @ApiProduces('application/json', lines)
+  @UseInterceptors(FileInterceptor('audio', { limits: { fileSize: mostBytes, files: 1, fields: 12 } }))
+  bring(
+    @Body() body: BringTakeDto,
+    @UploadedFile() file: Express.Multer.File | undefined,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    if (!file) throw invalid([{ at: 'audio', says: 'The sound file is missing.' }]);
+    const fileName = body.fileName || (body.source === 'file' ? nameOf(file) : '');
+    return answer(request, response, 201, (progress) => this.takes.bring(file.buffer, { ...body, fileName }, progress));
+  }
+
+  /** How a recording would be by another recipe; nothing is changed. */
+  @Post(':id/try')
+  @ApiProduces('application/json', lines)
+  try(
+    @Param('id') id: TakeId,
+    @Body() { recipe }: PolishTakeDto,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return answer<TrialTake>(request, response, 200, (progress) => this.takes.tryRecipe(id, recipe, progress));
+  }
+
+  /** Makes a recording good by another recipe. */
+  @Post(':id/polish')
+  @ApiProduces('application/json', lines)
+  polish(
+    @Param('id') id: TakeId,
+    @Body() { recipe }: PolishTakeDto,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return answer(request, response, 200, (progress) => this.takes.polish(id, recipe, progress));
+  }
+
+  @Patch(':id')
+  change(@Param('id') id: TakeId, @Body() body: ChangeTakeDto): Promise<TakeEntity> {
+    return this.takes.change(id, body);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: TakeId): Promise<void> {
+    return this.takes.remove(id);
+  }
+
+  /** Takes a deletion back. */
+  @Post(':id/restore')
+  @HttpCode(200)
+  restore(@Param('id') id: TakeId): Promise<TakeEntity> {
+    return this.takes.restore(id);
+  }
+
+  /** The file as it came. */
+  @Get(':id/original')
+  @ApiProduces('application/octet-stream')
+  async original(@Param('id') id: TakeId, @Res() response: Response): Promise<void> {
+    const { originalId, fileName } = await this.takes.get(id);
+    const file = await readFile(this.audio.pathOf(originalId));
+    const look = lookAtFile(file, fileName);
+    const kind = look.type === 'sound' ? look.kind : 'raw';
+    send(response, file, fileName || `recording.${kind}`, 'application/octet-stream');
+  }
+
+  /** The finished recording in an open format. */
+  @Get(':id/download')
+  @ApiProduces('audio/wav', 'audio/basic', 'application/octet-stream')
+  async download(
+    @Param('id') id: TakeId,
+    @Query('as') as: string | undefined,
+    @Res() response: Response,
+  ): Promise<void> {
+    if (!isDownloadKind(as)) {
+      throw invalid([{ at: 'as', says: `A recording can be had as one of ${downloadKinds.join(', ')}.` }]);
+    }
+    const { end, type } = fileKinds[as];
+    send(response, Buffer.from(await this.takes.write(id, as)), `recording${end}`, type);
+  }
+}
+
+const fileKinds: Readonly<Record<DownloadKind, { readonly end: string; readonly type: string }>> = {
+  wav: { end: '.wav', type: 'audio/wav' },
+  muLaw: { end: '.ulaw', type: 'application/octet-stream' },
+  aLaw: { end: '.alaw', type: 'application/octet-stream' },
+  muLawWav: { end: ' mu-law.wav', type: 'audio/wav' },
+  aLawWav: { end: ' A-law.wav', type: 'audio/wav' },
+  au: { end: '.au', type: 'audio/basic' },
+  asOnPhone: { end: ' as on the phone.wav', type: 'audio/wav' },
+};
+
+function isDownloadKind(text: string | undefined): text is DownloadKind {
+  return downloadKinds.some((kind) => kind === text);
+}
+
+function send(response: Response, file: Buffer, name: string, type: string): void {
+  response.attachment(name).type(type).set('Cache-Control', 'private, no-cache').send(file);
+}
+
+/** The form reader takes names for Latin-1; browsers send UTF-8. */
+function nameOf({ originalname }: Express.Multer.File): string {
+  return Buffer.from(originalname, 'latin1').toString('utf8').slice(0, 255);
+}
+
+/** Answers with what comes of long work, in one piece or, if asked to, with its stages line by line. */
+async function answer<Done>(
+  request: Request,
+  response: Response,
+  status: number,
+  work: (progress: Progress) => Promise<Done>,
+): Promise<void> {
+  const givenUp = new AbortController();
+  response.on('close', () => givenUp.abort());
+  if (request.get('Accept') !== lines) {
+    const done = await work({ signal: givenUp.signal });
+    response.status(status).json(done);
+    return;
+  }
+  const write = (line: object): boolean => response.write(`${JSON.stringify(line)}\n`);
+  response.status(status).type(lines).flushHeaders();
+  try {
+    write({ done: await work({ signal: givenUp.signal, tell: (stage: PolishStage) => write({ stage }) }) });
+  } catch (error) {
+    if (givenUp.signal.aborted) return;
+    if (!(error instanceof Problem)) console.error('A recording could not be taken:', error);
+    const detail = 'Something went wrong on the server. What was saved before is safe; try again.';
+    write({ problem: error instanceof Problem ? error.details : { status: 500, title: 'Our fault', detail } });
+  } finally {
+    response.end();
+  }
+}

@@ -1,0 +1,147 @@
+import { readFile } from 'node:fs/promises';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import {
+  describeSoundFileProblem,
+  largestSoundBytes,
+  soundFaults,
+  wholeRecipe,
+  type Recipe,
+  type SoundFileProblem,
+} from '@locutor/core/audio';
+import { takeId, type RecordedTake, type TakeId, type TakeSays } from '@locutor/core/line';
+import { In, IsNull, Repository } from 'typeorm';
+import type { AudioId } from '../audio/audioId';
+import { AudioStore } from '../audio/audioStore';
+import { invalid, notFound, Problem } from '../problems/problem';
+import { newId } from '../rows/newId';
+import { SoundsService, type Progress } from '../sounds/sounds.service';
+import type { DownloadKind, Ready } from '../sounds/soundTask';
+import { readRecipe, readSays, type BringTakeDto, type ChangeTakeDto } from './take.dto';
+import { TakeEntity } from './take.entity';
+
+/** What a take would be by another recipe: heard and measured, but not kept. */
+export type TrialTake = Pick<TakeEntity, 'audioId' | 'lengthMs' | 'made' | 'faults'>;
+
+const nothingSaid: TakeSays = { words: '', options: [], live: [] };
+
+@Injectable()
+export class TakesService {
+  constructor(
+    @InjectRepository(TakeEntity) private readonly takes: Repository<TakeEntity>,
+    private readonly audio: AudioStore,
+    private readonly sounds: SoundsService,
+  ) {}
+
+  /** The takes of a place, or all, the newest first. */
+  list(place?: string): Promise<TakeEntity[]> {
+    const where = { deletedAt: IsNull(), ...(place && { place }) };
+    return this.takes.find({ where, order: { madeAt: 'DESC' } });
+  }
+
+  async get(id: TakeId): Promise<TakeEntity> {
+    const take = await this.takes.findOneBy({ id });
+    if (!take) throw notFound('That recording');
+    return take;
+  }
+
+  /** Those of these that there are, as calls hear them. */
+  async recorded(ids: Iterable<TakeId>): Promise<RecordedTake[]> {
+    const found = await this.takes.findBy({ id: In([...new Set(ids)]) });
+    return found.map(({ id, audioId, lengthMs, text }) => ({ id, audioId, lengthMs, text }));
+  }
+
+  /**
+   * Takes a file in and makes it good.
+   * @throws Problem 422 in the manager's words when it cannot be taken; nothing is kept then.
+   */
+  async bring(file: Uint8Array, body: BringTakeDto, progress: Progress = {}): Promise<TakeEntity> {
+    const name = body.fileName || 'the recording';
+    if (file.length > largestSoundBytes) throw refused({ type: 'tooLarge', mostBytes: largestSoundBytes }, name);
+    const recipe = body.recipe ? readRecipe(body.recipe) : wholeRecipe;
+    const says = body.says ? readSays(body.says) : nothingSaid;
+    const brought = await this.sounds.bring(file, name, body.law || null, recipe, progress);
+    if (!brought.ok) throw refused(brought.problems[0] as SoundFileProblem, name);
+    const row: TakeEntity = {
+      id: newId(takeId),
+      place: body.place,
+      source: body.source,
+      fileName: body.fileName ?? '',
+      madeAt: Date.now(),
+      originalId: await this.audio.keep(file),
+      recordingId: await this.audio.keep(brought.value.source),
+      recipe,
+      text: body.text ?? '',
+      says,
+      deletedAt: null,
+      ...(await this.readied(brought.value)),
+    };
+    await this.takes.insert(row as never);
+    return row;
+  }
+
+  /** How a take would be by another recipe. */
+  async tryRecipe(id: TakeId, text: string, progress: Progress = {}): Promise<TrialTake> {
+    const take = await this.get(id);
+    return this.polished(take, readRecipe(text), progress);
+  }
+
+  /** Makes a take good by another recipe. What is on air keeps what it had. */
+  async polish(id: TakeId, text: string, progress: Progress = {}): Promise<TakeEntity> {
+    const take = await this.get(id);
+    const recipe = readRecipe(text);
+    await this.takes.update({ id }, { recipe, ...(await this.polished(take, recipe, progress)) } as never);
+    return this.get(id);
+  }
+
+  async change(id: TakeId, { text, says }: ChangeTakeDto): Promise<TakeEntity> {
+    await this.get(id);
+    const changes = { ...(text !== undefined && { text }), ...(says !== undefined && { says: readSays(says) }) };
+    if (Object.keys(changes).length > 0) await this.takes.update({ id }, changes as never);
+    return this.get(id);
+  }
+
+  async remove(id: TakeId): Promise<void> {
+    await this.get(id);
+    await this.takes.update({ id }, { deletedAt: Date.now() });
+  }
+
+  async restore(id: TakeId): Promise<TakeEntity> {
+    await this.takes.update({ id }, { deletedAt: null });
+    return this.get(id);
+  }
+
+  async write(id: TakeId, as: DownloadKind): Promise<Uint8Array> {
+    const { recordingId, recipe } = await this.get(id);
+    return this.sounds.write(await this.soundOf(recordingId), recipe, as);
+  }
+
+  private async polished(take: TakeEntity, recipe: Recipe, progress: Progress): Promise<TrialTake> {
+    const ready = await this.sounds.polish(await this.soundOf(take.recordingId), recipe, progress);
+    if (ready.made.after.lengthMs === 0) {
+      throw invalid([{ at: 'recipe', says: 'Nothing is left of the recording. Leave some of it in.' }]);
+    }
+    return this.readied(ready);
+  }
+
+  private async readied({ phone, made }: Ready): Promise<TrialTake> {
+    const { before, after } = made;
+    const faults = soundFaults({ ...before, lengthMs: after.lengthMs });
+    return { audioId: await this.audio.keep(phone), lengthMs: after.lengthMs, made, faults };
+  }
+
+  private soundOf(id: AudioId): Promise<Buffer> {
+    return readFile(this.audio.pathOf(id));
+  }
+}
+
+function refused(problem: SoundFileProblem, name: string): Problem {
+  const says = describeSoundFileProblem(problem, name);
+  return new Problem({
+    type: `/problems/sound-${problem.type}`,
+    title: 'Not taken',
+    status: 422,
+    detail: says,
+    errors: [{ at: problem.type === 'whichLaw' ? 'law' : 'audio', says }],
+  });
+}

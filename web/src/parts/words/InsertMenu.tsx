@@ -1,0 +1,79 @@
+import { IconButton, Menu, Portal } from '@chakra-ui/react';
+import { writePiece, type WordsPiece } from '@locutor/core/line';
+import { Braces } from 'lucide-react';
+import { usePeople } from '../../api/resources';
+
+type Special = Exclude<WordsPiece, { type: 'text' }>;
+
+const general: readonly { readonly label: string; readonly piece: Special }[] = [
+  { label: 'The business’s name', piece: { type: 'live', part: { type: 'business' } } },
+  { label: 'The week’s hours', piece: { type: 'live', part: { type: 'week', hoursId: null } } },
+  { label: 'Today’s hours', piece: { type: 'live', part: { type: 'today', hoursId: null } } },
+  { label: 'When it opens next', piece: { type: 'live', part: { type: 'opens', hoursId: null } } },
+];
+const options = { label: 'The options', piece: { type: 'live', part: { type: 'options' } } } as const;
+const pauses = [500, 1000, 2000].map((ms) => ({
+  label: `A pause of ${ms / 1000} s`,
+  piece: { type: 'pause', ms } as const,
+}));
+
+interface Props {
+  readonly label: string;
+  /** Whether the options can be placed here: in the words of a menu only. */
+  readonly withOptions: boolean;
+  readonly onInsert: (text: string) => void;
+}
+
+/** Offers what can stand in words as a chip: always current, or a pause. */
+export function InsertMenu({ label, withOptions, onInsert }: Props) {
+  const people = usePeople();
+  const item = ({ label: text, piece }: { readonly label: string; readonly piece: Special }) => (
+    <Menu.Item key={text} value={writePiece(piece)}>
+      {text}
+    </Menu.Item>
+  );
+  const peopleMenu = (title: string, type: 'name' | 'extension') => (
+    <Menu.Root onSelect={({ value }) => onInsert(value)} positioning={{ placement: 'right-start' }} lazyMount>
+      <Menu.TriggerItem>{title}</Menu.TriggerItem>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content maxH="320px" overflowY="auto">
+            {people.map(({ id, name }) => (
+              <Menu.Item key={id} value={writePiece({ type: 'live', part: { type, personId: id } })}>
+                {name}
+              </Menu.Item>
+            ))}
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
+  );
+  return (
+    <Menu.Root onSelect={({ value }) => onInsert(value)} lazyMount unmountOnExit>
+      <Menu.Trigger asChild>
+        <IconButton
+          size="2xs"
+          minW="26px"
+          h="26px"
+          variant="ghost"
+          color="quiet"
+          aria-label={`Insert into ${label.toLowerCase()}`}
+          title="Insert what is always current, or a pause"
+        >
+          <Braces size={14} />
+        </IconButton>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content>
+            {[...general, ...(withOptions ? [options] : [])].map(item)}
+            {peopleMenu('A person’s name', 'name')}
+            {peopleMenu('A person’s extension', 'extension')}
+            <Menu.Separator />
+            {pauses.map(item)}
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
+  );
+}

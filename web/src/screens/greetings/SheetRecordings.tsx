@@ -1,0 +1,150 @@
+import { Box, Flex, Grid, Text } from '@chakra-ui/react';
+import {
+  keys,
+  type Announcement,
+  type Key,
+  type Menu,
+  type Sheet,
+  type TakePart,
+  type TakeUse,
+} from '@locutor/core/line';
+import {
+  adviceOnLength,
+  adviceOnMenu,
+  describeAdvice,
+  estimateSentencesMs,
+  optionsSaid,
+  saysOfSheet,
+  sheetSentences,
+} from '@locutor/core/speech';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useDraft } from '../../draft/DraftProvider';
+import { InlineSelect } from '../../parts/InlineSelect';
+import { Listen, type Heard } from '../../parts/Listen';
+import { SpokenCaption } from '../../parts/SpokenCaption';
+import { useSpokenFacts } from '../../speech/useSpokenFacts';
+import { TakePanel } from '../../takes/TakePanel';
+import { ReadOutLength } from '../script/ReadOutLength';
+import { SheetVoice } from '../script/SheetVoice';
+
+/** The recordings of a menu or an announcement: of all of it, or of its parts, which are joined with the voice. */
+export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
+  const { attendant, line, edit } = useDraft();
+  const facts = useSpokenFacts();
+  const [chosen, setChosen] = useState('whole');
+  const [heard, setHeard] = useState<Heard | null>(null);
+  const parts = partsOf(sheet);
+  const part = parts.find(({ value }) => value === chosen) ?? parts[0];
+  const sentences = sheetSentences(sheet, attendant.voice, facts);
+  const ms = estimateSentencesMs(sentences);
+  const advice = sheet.type === 'menu' ? adviceOnMenu(sheet, attendant.voice, ms) : adviceOnLength(ms);
+  if (!part) return null;
+  const onUse = (take: TakeUse | null): void => edit({ type: 'setTake', sheetId: sheet.id, part: part.part, take });
+  return (
+    <Box as="section" aria-label={`Recordings of ${sheet.name}`}>
+      <Flex align="baseline" gap="3">
+        <Text fontSize="18px" fontWeight="600">
+          {sheet.name}
+        </Text>
+        <Text fontSize="13px" color="petrol.fg" textDecoration="underline">
+          <Link to={`/script/${sheet.id}`}>Its words are in the script</Link>
+        </Text>
+      </Flex>
+      <Grid mt="3" gap="6" templateColumns={{ base: '1fr', xl: '1fr 1fr' }}>
+        <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">
+          <Box fontFamily="spoken" fontSize="17px" lineHeight="1.5">
+            {sentences.map(({ text, recorded }, index) => (
+              <Text
+                key={index}
+                borderLeftWidth={recorded ? '3px' : '0'}
+                borderColor="petrol.solid"
+                pl={recorded ? '2' : '0'}
+              >
+                {text}
+              </Text>
+            ))}
+          </Box>
+          <Flex mt="3" gap="3" align="center" wrap="wrap">
+            <ReadOutLength sentences={sentences} />
+            <Listen sentences={sentences} label="Hear it as callers do" onHeard={setHeard} />
+          </Flex>
+          <Box mt="2" minH="24px">
+            {heard && <SpokenCaption text={sentences[heard.index]?.text ?? ''} heard={heard} />}
+          </Box>
+          {advice.map((each) => (
+            <Text key={describeAdvice(each)} fontSize="13px" mt="1">
+              {describeAdvice(each)}
+            </Text>
+          ))}
+          <Box mt="2">
+            <SheetVoice id={sheet.id} name={sheet.name} voice={sheet.voice} />
+          </Box>
+        </Box>
+        <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">
+          {parts.length > 1 && (
+            <Text mb="3">
+              Record{' '}
+              <InlineSelect label="Which part is recorded" value={part.value} choices={parts} onChange={setChosen} />
+            </Text>
+          )}
+          <TakePanel
+            key={part.value}
+            place={`${line.id} ${sheet.id} ${part.value}`}
+            name={`${sheet.name}, ${part.label}`}
+            text={textOf(sheet, part.part, attendant.voice, facts)}
+            says={saysOfSheet(sheet, part.part, attendant.voice, facts)}
+            use={takeUseOf(sheet, part.part)}
+            onUse={onUse}
+          />
+        </Box>
+      </Grid>
+    </Box>
+  );
+}
+
+interface Part {
+  readonly value: string;
+  readonly label: string;
+  readonly part: TakePart;
+}
+
+function partsOf(sheet: Sheet): readonly Part[] {
+  const whole: Part = { value: 'whole', label: 'all of it in one', part: { type: 'whole' } };
+  if (sheet.type === 'announcement') return [whole];
+  const options = optionsSaid(sheet).map(({ key, label }): Part => {
+    return { value: `option ${key}`, label: `key ${key}, ${label}`, part: { type: 'option', key } };
+  });
+  return [
+    whole,
+    { value: 'openingWords', label: 'the opening words', part: { type: 'openingWords' } },
+    ...options,
+    { value: 'closingWords', label: 'the closing words', part: { type: 'closingWords' } },
+  ];
+}
+
+function takeUseOf(sheet: Sheet, part: TakePart): TakeUse | null {
+  if (part.type !== 'option') return sheet.takes[part.type] ?? null;
+  return optionAt(sheet, part.key)?.take ?? null;
+}
+
+function optionAt(sheet: Sheet, key: Key) {
+  return sheet.type === 'menu' && keys.includes(key) ? sheet.options.find((option) => option.key === key) : undefined;
+}
+
+/** What is to be read for a part, as the voice would say it. */
+function textOf(
+  sheet: Menu | Announcement,
+  part: TakePart,
+  voice: Parameters<typeof sheetSentences>[1],
+  facts: Parameters<typeof sheetSentences>[2],
+): string {
+  return sheetSentences(withoutTakes(sheet), voice, facts)
+    .filter(({ source }) => {
+      if (part.type === 'whole') return true;
+      if (part.type === 'option') return source.type === 'option' && source.key === part.key;
+      return source.type === 'words' && source.part === part.type;
+    })
+    .map(({ text }) => text)
+    .join(' ');
+}
