@@ -61,6 +61,8 @@ function scriptOf(core, attendant) {
     contacts: [],
     callerLists: [],
     greetings: [],
+    takes: [],
+    holdMusic: 'harbor',
     hours: [],
   };
 }

@@ -1,6 +1,5 @@
-import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { run } from './setup.mjs';
+import { installDebian } from './debian.mjs';
 
 const places = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
@@ -9,13 +8,6 @@ export function chromium() {
   const found = [process.env.CHROMIUM, ...places].find((place) => place && existsSync(place));
   if (found) return found;
   console.log('Installing Chromium for the tests.');
-  const isRoot = process.getuid?.() === 0;
-  const apt = (...args) => (isRoot ? run('apt-get', args) : run('sudo', ['apt-get', ...args]));
-  if (spawnSync('apt-get', ['--version']).status !== 0) {
-    console.error('Chromium is missing. Install it and set CHROMIUM to its path.');
-    process.exit(1);
-  }
-  apt('update', '-q');
-  apt('install', '-y', '-q', '--no-install-recommends', 'chromium');
+  installDebian(['chromium'], 'Chromium is missing. Install it and set CHROMIUM to its path.');
   return places[0];
 }

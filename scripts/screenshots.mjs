@@ -36,6 +36,10 @@ async function picture(name, path, { colorScheme = 'light', size = { width: 1280
   await context.close();
 }
 
+async function closeHandset(page) {
+  await page.getByRole('button', { name: 'Close the handset' }).click();
+}
+
 async function call(page) {
   await page.getByLabel('Or any moment, by the line’s clock').fill('2026-11-23T10:00');
   await page.getByRole('button', { name: 'Call', exact: true }).click();
@@ -49,22 +53,33 @@ await picture('directory-groups', '/directory/groups', {
   },
 });
 await picture('directory-queues', '/directory/queues');
-await picture('outbox', '/messages/outbox');
 await picture('traffic', '/traffic');
 await picture('today-dark', '/today', { colorScheme: 'dark' });
 await picture('today-phone', '/today', { size: { width: 390, height: 800 } });
 await picture('script', '/script', { before: call });
 await picture('hours', '/hours');
-await picture('greetings', '/greetings', {
+await picture('greetings', '/greetings', { before: closeHandset });
+await picture('greeting', '/greetings', {
   before: async (page) => {
+    await closeHandset(page);
     await page.getByRole('link', { name: /Moorings box/ }).click();
-    await page.getByRole('region', { name: 'Greeting' }).waitFor();
+    await page
+      .getByRole('textbox', { name: 'Words' })
+      .fill('This is the mooring field of {business}. {pause 0.5 s}We are open {week}. Leave your boat’s name.');
+    await page.getByRole('button', { name: 'Record it here' }).click();
+    await page.getByRole('button', { name: 'Record', exact: true }).click();
+    await page.waitForTimeout(6500);
   },
 });
-await picture('script-side-by-side', '/script/sheet:welcome?beside=sheet:afterHours');
+await picture('recording', '/greetings/sheet:launch', {
+  before: async (page) => {
+    await closeHandset(page);
+    await page.waitForTimeout(1200);
+  },
+});
 await picture('time-map', '/time-map', {
   before: async (page) => {
-    await page.getByRole('button', { name: 'Close the handset' }).click();
+    await closeHandset(page);
     await page.waitForTimeout(1500);
   },
 });

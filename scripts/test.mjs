@@ -1,8 +1,10 @@
 import { join } from 'node:path';
 import { chromium } from './chromium.mjs';
+import { installSox } from './debian.mjs';
 import { build, install, root, run } from './setup.mjs';
 
 install();
+installSox();
 const env = { CHROMIUM: chromium(), CI: '1' };
 build();
 run('npx', ['--no-install', 'tsc', '-b', 'core', 'server', 'demo', 'e2e', 'web']);

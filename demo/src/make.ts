@@ -1,4 +1,4 @@
-import { joinPcm, phoneRateHz, readWav, writeWav } from '@locutor/core/audio';
+import { joinPcm, phoneRateHz, writeWav } from '@locutor/core/audio';
 import { outcomeOf, spokenFacts, type CallScript } from '@locutor/core/call';
 import type { Box, CallerList, Contact, Group, Person, Queue, Tell } from '@locutor/core/directory';
 import { periodId, weekdays, type Hours, type WeekSpan } from '@locutor/core/hours';
@@ -10,6 +10,8 @@ import { asker, type Ask } from './api';
 import { answeredByOf, makeCalls } from './calls';
 import { bodyOf, boxCodes, groups, launchLine } from './groups';
 import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName, type StaffName } from './people';
+import { recordSheets } from './recordings';
+import { soundOf } from './sounds';
 import { boatyardAttendant, shedAttendant, type Cast } from './script';
 
 /** Makes the boatyard in an empty data folder, through the API that the application itself uses. */
@@ -70,7 +72,9 @@ async function fill(ask: Ask, url: string): Promise<void> {
   for (const list of callerLists) await ask('POST', '/api/caller-lists', list);
   const cast = await castOf(ask, line);
   const draft = await ask<{ revision: number }>('GET', `/api/lines/${line.id}/draft`);
-  const attendant = boatyardAttendant(cast);
+  const script = await ask<CallScript>('GET', `/api/lines/${line.id}/script`);
+  const facts = spokenFacts(script, script.lines[0] as CallScript['lines'][number], Date.now());
+  const attendant = await recordSheets(ask, url, line, boatyardAttendant(cast), facts);
   const saved = await ask<{ revision: number }>('PUT', `/api/lines/${line.id}/draft`, {
     revision: draft.revision,
     attendant,
@@ -112,6 +116,7 @@ async function castOf(ask: Ask, line: Line): Promise<Cast> {
     period: (name) => named(hours.periods, name).id,
     contact: (name) => named(outside, name).id,
     callers: (name) => named(lists, name).id,
+    dock: named(await ask<Hours[]>('GET', '/api/hours'), fuelDockHours.name).id,
   };
 }
 
@@ -233,7 +238,7 @@ const messages: readonly DemoMessage[] = [
 async function leaveMessage(ask: Ask, url: string, cast: Cast, message: DemoMessage): Promise<void> {
   const { voice, texts, callerNumber, box } = message;
   const spoken = await ask<{ audioId: string }[]>('POST', '/api/speech', { voice, texts });
-  const pieces = await Promise.all(spoken.map(({ audioId }) => soundAt(`${url}/api/audio/${audioId}`)));
+  const pieces = await Promise.all(spoken.map(({ audioId }) => soundOf(url, audioId)));
   const pause = { samples: new Float32Array(phoneRateHz / 2), rateHz: phoneRateHz };
   const whole = joinPcm(
     pieces.flatMap((piece) => [piece, pause]),
@@ -244,12 +249,6 @@ async function leaveMessage(ask: Ask, url: string, cast: Cast, message: DemoMess
   form.set('trial', 'false');
   form.set('audio', new Blob([writeWav(whole) as Uint8Array<ArrayBuffer>]), 'message.wav');
   await ask('POST', `/api/boxes/${cast.box(box)}/messages`, form);
-}
-
-async function soundAt(url: string) {
-  const wav = readWav(new Uint8Array(await (await fetch(url)).arrayBuffer()));
-  if (!wav.ok) throw new Error(`${url} is not a sound`);
-  return wav.value;
 }
 
 function named<Item extends { readonly name: string }>(items: readonly Item[], name: string): Item {

@@ -1,5 +1,5 @@
 import type { BoxId, CallerListId, ContactId, GroupId, PersonId, QueueId } from '@locutor/core/directory';
-import type { PeriodId } from '@locutor/core/hours';
+import type { HoursId, PeriodId } from '@locutor/core/hours';
 import {
   messageDefaults,
   namedPathId,
@@ -28,6 +28,8 @@ export interface Cast {
   readonly period: (name: 'Open' | 'Lunch') => PeriodId;
   readonly contact: (name: string) => ContactId;
   readonly callers: (name: string) => CallerListId;
+  /** The hours of the fuel dock. */
+  readonly dock: HoursId;
 }
 
 const sheets = {
@@ -54,7 +56,15 @@ export function boatyardAttendant(cast: Cast): Attendant {
   return {
     schemaVersion,
     voice: 'slt',
-    sheets: [welcome(parts), repairs(parts), launch(parts), fuel(), whereWeAre(), french(parts), afterHours(parts)],
+    sheets: [
+      welcome(parts),
+      repairs(parts),
+      launch(parts),
+      fuel(cast.dock),
+      whereWeAre(),
+      french(parts),
+      afterHours(parts),
+    ],
     paths: namedPaths(parts),
     fallbacks: fallbacks(cast, parts),
     answering: {
@@ -208,12 +218,12 @@ function launch(paths: Paths) {
   };
 }
 
-function fuel() {
+function fuel(dock: HoursId) {
   return {
     ...newAnnouncement(sheets.fuel, 'Fuel dock'),
     words:
-      'The fuel dock is open from eight in the morning to five in the afternoon. At low water there are six feet at ' +
-      'the face of the dock. Gas and diesel, and pump-out on request.',
+      `The fuel dock is open {week ${dock}}. At low water there are six feet at the face of the dock. ` +
+      'Gas and diesel, and pump-out on request.',
     afterPath: goTo('welcome'),
   };
 }
@@ -232,7 +242,7 @@ function afterHours(paths: Paths) {
   const message = paths.message('Office');
   return {
     ...newMenu(sheets.afterHours, 'After hours'),
-    openingWords: 'Thank you for calling Larkspur Cove Boatyard. The office is closed now.',
+    openingWords: 'Thank you for calling {business}. The office is closed now. We open {opens}.',
     options: [
       option('1', 'a boat taking on water at its mooring', paths.urgent),
       option('2', 'to leave a message', message),
@@ -292,7 +302,7 @@ export function shedAttendant(
   };
   const closed = {
     ...newAnnouncement(sheets.shedClosed, 'Shed closed'),
-    words: 'The storage shed is open on Tuesday and Thursday, and on Saturday morning.',
+    words: 'The storage shed is open {week}.',
     afterPath: [{ type: 'toLine', lineId: mainLine }],
   } as const;
   return {

@@ -45,7 +45,7 @@ export async function startLine(page: Page, server: TestServer): Promise<void> {
   await page.getByLabel('Name of person 2').fill('Priya Castellanos');
   await page.getByLabel('Extension of person 2').fill('204');
   await page.getByRole('button', { name: 'Write my attendant' }).click();
-  await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveValue(
+  await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveText(
     'Thank you for calling Larkspur Cove Boatyard.',
   );
 }

@@ -40,7 +40,7 @@ test('an announcement is added and removed; one that is used is replaced first',
   await page.goto(`${server.url}/script`);
   await page.getByRole('button', { name: 'Announcement', exact: true }).click();
   await page.getByLabel('Name of the announcement').fill('Regatta');
-  await page.getByLabel('The caller hears').fill('The regatta is on Saturday.');
+  await page.getByRole('textbox', { name: 'The caller hears' }).fill('The regatta is on Saturday.');
   await expect(page.getByText('What follows Regatta leads nowhere.')).toBeVisible();
   await page.getByRole('button', { name: 'Add a step to what follows' }).click();
   await page.getByLabel('What what follows, step 1 does').selectOption('hangUp');
@@ -142,11 +142,11 @@ test('a greeting is typed, given a voice, heard, and used by a box', async ({ pa
   await page.goto(`${server.url}/greetings`);
   await page.getByRole('button', { name: 'New greeting' }).click();
   await page.getByLabel('Name of the greeting').fill('Yard box');
-  await page.getByLabel('Words').fill('The yard is out on the water. Leave a message.');
-  await page.getByLabel('Voice', { exact: true }).selectOption('awb');
+  await page.getByRole('textbox', { name: 'Words' }).fill('The yard is out on the water. Leave a message.');
+  await page.getByLabel('Voice of Yard box').selectOption('awb');
   await expect(page.getByRole('region', { name: 'Greeting' }).getByRole('status')).toHaveText('Saved');
   const audio = page.waitForResponse((response) => response.url().includes('/api/audio/'));
-  await page.getByRole('button', { name: 'Hear it as on the phone' }).click();
+  await page.getByRole('button', { name: 'Hear the voice' }).click();
   expect((await audio).status()).toBe(200);
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
 
@@ -157,8 +157,12 @@ test('a greeting is typed, given a voice, heard, and used by a box', async ({ pa
   await page.goto(`${server.url}/greetings`);
   await page.getByRole('link', { name: /Yard box/ }).click();
   await expect(page.getByText('Used in the box Yard.')).toBeVisible();
-  await page.getByRole('button', { name: 'Delete Yard box' }).click();
-  await expect(page.getByText('Yard box is still used: the greeting of the box Yard.')).toBeVisible();
+  await page.getByRole('button', { name: /^Delete Yard box/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Yard box is still used' });
+  await expect(dialog).toContainText('the greeting of the box Yard');
+  await dialog.getByRole('button', { name: 'Replace everywhere' }).click();
+  await expect(page.getByRole('row', { name: /^Moorings box/ })).toContainText('the box Yard');
+  await expect(page.getByRole('row', { name: /^Yard box/ })).toHaveCount(0);
 });
 
 test('people: markup in a name is only text, extensions are unique, one in use stays, a deletion is undone', async ({

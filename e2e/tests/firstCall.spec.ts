@@ -54,7 +54,7 @@ test('a new user builds a three-key menu, calls it, lets it ring out and leaves 
   await expect(row.getByRole('button', { name: 'Heard', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Script' }).click();
   await expect(page.getByLabel('What key 3 is for')).toHaveValue('the fuel dock');
-  await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveValue(
+  await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveText(
     'Thank you for calling the boatyard. Please listen.',
   );
 });

@@ -25,7 +25,7 @@ test.describe('a fresh line', () => {
     // What could not be saved meanwhile was kept in the browser and follows by itself.
     await saved(page);
     await page.reload();
-    await expect(words).toHaveValue('Words typed while nobody listens.');
+    await expect(words).toHaveText('Words typed while nobody listens.');
   });
 
   test('takes up what was not saved when the window was closed', async ({ page, server }) => {
@@ -36,7 +36,7 @@ test.describe('a fresh line', () => {
     await expect(page.getByRole('alert')).toContainText('kept in this browser');
     await server.start();
     await page.goto(`${server.url}/script`);
-    await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveValue('Typed just before closing.');
+    await expect(page.getByRole('textbox', { name: 'Opening words' })).toHaveText('Typed just before closing.');
     await saved(page);
     expect((await draftOf(page, server.url)).attendant.sheets[0]?.openingWords).toBe('Typed just before closing.');
   });
@@ -51,27 +51,27 @@ test('two windows editing at once: neither is overwritten unasked', async ({ pag
   await other.getByRole('textbox', { name: 'Closing words' }).fill('From the second window.');
   const notice = other.getByRole('alert').filter({ hasText: 'changed in another window' });
   await expect(notice).toBeVisible();
-  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveValue('From the second window.');
+  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveText('From the second window.');
 
   await other.getByRole('button', { name: /Take the other/ }).click();
-  await expect(other.getByRole('textbox', { name: 'Opening words' })).toHaveValue('From the first window.');
+  await expect(other.getByRole('textbox', { name: 'Opening words' })).toHaveText('From the first window.');
   await other.getByRole('button', { name: /^Undo/ }).click();
-  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveValue('From the second window.');
+  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveText('From the second window.');
   await saved(other);
 });
 
 test('undo and redo name what they do, and typing is one step', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
   const words = page.getByRole('textbox', { name: 'Opening words' });
-  const before = await words.inputValue();
+  const before = await words.innerText();
   await words.press('End');
   await words.pressSequentially(' Ahoy.');
   await page.getByRole('button', { name: 'Undo: type the opening words of Welcome' }).click();
-  await expect(words).toHaveValue(before);
+  await expect(words).toHaveText(before);
   await page.getByRole('button', { name: /^Redo/ }).click();
-  await expect(words).toHaveValue(`${before} Ahoy.`);
+  await expect(words).toHaveText(`${before} Ahoy.`);
   await page.keyboard.press('Control+z');
-  await expect(words).toHaveValue(before);
+  await expect(words).toHaveText(before);
   await saved(page);
 });
 
@@ -81,7 +81,7 @@ test('a greeting of 10,000 characters is refused in words and stays to be shorte
   await words.fill('Ahoy there. '.repeat(834).slice(0, 10_000));
   await expect(page.getByText('Too long by 7,000 characters')).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'Welcome, opening words: too long' })).toBeVisible();
-  expect(await words.inputValue()).toHaveLength(10_000);
+  expect(await words.innerText()).toHaveLength(10_000);
   await words.fill('Ahoy there.');
   await saved(page);
 });

@@ -17,6 +17,7 @@ const paths = [
   '/directory/queues',
   '/directory/extensions',
   '/directory/contacts',
+  '/greetings/sheet:launch',
   '/directory/boxes',
   '/directory/callers',
   '/directory/take-in',

@@ -111,7 +111,7 @@ test('a whole menu is duplicated, cut and pasted; two sheets are written side by
   await expect(names).toHaveCount(2);
   const words = page.getByRole('textbox', { name: 'Opening words' });
   await words.nth(1).fill('We are closed.');
-  await expect(words.first()).toHaveValue('Thank you for calling Larkspur Cove Boatyard.');
+  await expect(words.first()).toHaveText('Thank you for calling Larkspur Cove Boatyard.');
   await saved(page);
 });
 

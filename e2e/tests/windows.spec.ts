@@ -17,9 +17,9 @@ test('a greeting changed in two windows is kept or given up, as chosen', async (
 
   await theirs.words.fill('Words from the second window.');
   await expect(theirs.alert).toContainText('was changed in another window since you opened it');
-  await expect(theirs.words).toHaveValue('Words from the second window.');
+  await expect(theirs.words).toHaveText('Words from the second window.');
   await other.getByRole('button', { name: 'Take the other' }).click();
-  await expect(theirs.words).toHaveValue('Words from the first window.');
+  await expect(theirs.words).toHaveText('Words from the first window.');
 
   await theirs.words.fill('Second try.');
   await expect(theirs.status).toHaveText('Saved');
@@ -28,7 +28,7 @@ test('a greeting changed in two windows is kept or given up, as chosen', async (
   await page.getByRole('button', { name: 'Keep mine' }).click();
   await expect(mine.status).toHaveText('Saved');
   await page.reload();
-  await expect(mine.words).toHaveValue('I insist.');
+  await expect(mine.words).toHaveText('I insist.');
 });
 
 interface Editor {

@@ -1,6 +1,8 @@
 import { dot, windowedSinc } from './fir';
 import { peakOf, type Pcm } from './pcm';
 
+const { abs, max, min } = Math;
+
 /** Places between two samples at which the wave is looked at; ITU-R BS.1770-4 annex 2 asks for four at least. */
 const places = 8;
 const reach = 16;
@@ -21,16 +23,16 @@ export function truePeakDb(pcm: Pcm): number {
 
 /** How far the wave goes at each sample and on the way to the next, regardless of sign; exact where it nears `level`. */
 export function truePeaks(samples: Float32Array, level: number): Float32Array {
-  const peaks = samples.map(Math.abs);
+  const peaks = samples.map(abs);
   const least = looksFrom * level;
   for (let index = 0; index < samples.length; index += 1) {
     let peak = peaks[index] as number;
-    if (peak < least && Math.abs(samples[index + 1] ?? 0) < least) continue;
+    if (peak < least && abs(samples[index + 1] ?? 0) < least) continue;
     const first = index - reach + 1;
-    const from = Math.max(0, -first);
-    const to = Math.min(2 * reach, samples.length - first);
+    const from = max(0, -first);
+    const to = min(2 * reach, samples.length - first);
     for (const taps of phases) {
-      peak = Math.max(peak, Math.abs(dot(samples, first + from, taps, from, to - from)));
+      peak = max(peak, abs(dot(samples, first + from, taps, from, to - from)));
     }
     peaks[index] = peak;
   }

@@ -1,4 +1,5 @@
 import type { BoxId, E164, GroupId, PersonId, QueueId, Tell } from '../directory';
+import type { HoldMusicId } from '../line';
 import type { Sentence } from '../speech';
 import type { OutsideTarget } from './state';
 import type { TranscriptEntry } from './transcript';
@@ -9,7 +10,7 @@ export type PlayItem =
   /** The tone after which a message is spoken. */
   | { readonly type: 'beep' }
   /** Hold music for so long. */
-  | { readonly type: 'music'; readonly ms: number }
+  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldMusicId }
   /** A kept sound, such as a message, and its length. */
   | { readonly type: 'audio'; readonly audioId: string; readonly ms: number };
 

@@ -43,7 +43,7 @@ export function hearingItems(run: Run, hear: Hearing): readonly PlayItem[] {
     case 'ringback':
       return [];
     case 'music':
-      return [music(callLimits.musicMs)];
+      return [music(run, callLimits.musicMs)];
     case 'greeting':
       return libraryItems(run, hear.greetingId);
   }

@@ -25,7 +25,7 @@ export function resume(run: Run, { target, holdGreetingId, playId }: OnHold): vo
 
 function holdItems(run: Run, greetingId: GreetingId | null): readonly PlayItem[] {
   const items = greetingId ? libraryItems(run, greetingId) : [];
-  return items.length > 0 ? items : [music(callLimits.musicMs)];
+  return items.length > 0 ? items : [music(run, callLimits.musicMs)];
 }
 
 /** A greeting of the library as something to be heard; nothing when it is gone. */
@@ -34,6 +34,7 @@ export function libraryItems(run: Run, greetingId: GreetingId): readonly PlayIte
   return greeting ? greetingItems(run, greeting, { type: 'line' }) : [];
 }
 
-export function music(ms: number): PlayItem {
-  return { type: 'music', ms };
+/** The hold music that the business has chosen. */
+export function music(run: Run, ms: number): PlayItem {
+  return { type: 'music', ms, piece: run.script.holdMusic };
 }

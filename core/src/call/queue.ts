@@ -96,11 +96,11 @@ export function connectMember(run: Run, phone: RungPhone, holdGreetingId: Queue[
 
 function loopItems(run: Run, queue: Queue | undefined): readonly PlayItem[] {
   const items = (queue?.waiting ?? []).flatMap((part): readonly PlayItem[] => {
-    if (part.type === 'music') return [music(part.seconds * 1000)];
+    if (part.type === 'music') return [music(run, part.seconds * 1000)];
     if (part.type === 'greeting') return libraryItems(run, part.greetingId);
     return queue ? wordsItems(run, part.words, { type: 'queue', queueId: queue.id }) : [];
   });
-  return items.length > 0 ? items : [music(callLimits.musicMs)];
+  return items.length > 0 ? items : [music(run, callLimits.musicMs)];
 }
 
 function queueOf(run: Run, queueId: QueueId): Queue | undefined {

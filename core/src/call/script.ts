@@ -1,7 +1,7 @@
 import type { Box, CallerList, Contact, E164, Group, Person, Queue } from '../directory';
 import type { Hours, TimeZone } from '../hours';
 import type { SpokenFacts } from '../speech';
-import type { Attendant, Greeting, LineId, RecordedTake } from '../line';
+import type { Attendant, Greeting, HoldMusicId, LineId, RecordedTake } from '../line';
 
 /** A line as a call sees it. */
 export interface LineScript {
@@ -29,6 +29,8 @@ export interface CallScript {
   readonly greetings: readonly Greeting[];
   /** The recordings that sheets and greetings may be heard from. */
   readonly takes: readonly RecordedTake[];
+  /** What is played to those who wait or are on hold. */
+  readonly holdMusic: HoldMusicId;
   /** The sets of hours that people keep. */
   readonly hours: readonly Hours[];
 }

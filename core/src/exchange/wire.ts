@@ -1,5 +1,5 @@
 import type { CallState, EndReason, RungPhone, TransferTo, TranscriptEntry } from '../call';
-import type { Key } from '../line';
+import type { HoldMusicId, Key } from '../line';
 import type { Board } from './board';
 import type { DeskView } from './deskView';
 import type { CallId, Presence } from './state';
@@ -15,7 +15,7 @@ export type HeardItem =
   | { readonly type: 'sentence'; readonly audioId: string | null; readonly ms: number; readonly pauseMs: number }
   | { readonly type: 'audio'; readonly audioId: string; readonly ms: number }
   | { readonly type: 'beep'; readonly ms: number }
-  | { readonly type: 'music'; readonly ms: number };
+  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldMusicId };
 
 /** How long something is heard in all, in ms. */
 export function heardMs(items: readonly HeardItem[]): number {

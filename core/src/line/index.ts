@@ -111,6 +111,7 @@ export {
   type Names,
 } from './words/en';
 export { differences, isSame, type Difference } from './differences';
+export { holdMusicIds, holdMusicPieces, usualHoldMusic, type HoldMusicId } from './holdMusic';
 export {
   hasLiveParts,
   idsInWords,

@@ -47,7 +47,7 @@ describe('a recording', () => {
     ]);
     expect(after([{ type: 'moveKey', sheetId, from: '1', to: '4' }])).toEqual([
       'Says press 1 for moorings; 1 has no use now.',
-      'Does not say 4 for moorings.',
+      'Does not say press 4 for moorings.',
     ]);
     expect(after([{ type: 'setOption', sheetId, key: '9', option: { readOut: false } }])).toHaveLength(1);
     expect(after([{ type: 'reorderKey', sheetId, key: '2', toIndex: 0 }])).toEqual([

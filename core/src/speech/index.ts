@@ -12,11 +12,12 @@ export {
 export { sayPart, type SpokenFacts } from './facts';
 export { optionsSaid, sheetSentences, takeOf } from './menuSentences';
 export { outOfStep, saysOfSheet, saysOfWords, type OutOfStep } from './inStep';
-export { describeOutOfStep, describeAdvice } from './words/notes.en';
+export { describeAdvice, describeHeard, describeOutOfStep } from './words/notes.en';
 export { adviceOnLength, adviceOnMenu, adviceOnWords, comfortableMs, comfortableOptions, type Advice } from './advice';
 export { longestSaid, longestWritten, mostSayAs, respell, type SayAs } from './dictionary';
 export { saidOpening, saidToday, saidWeek } from './saidHours';
 export { phrasesOf, type Phrases } from './phrases';
 export { estimateMs, estimateSentencesMs, expectedMs, timeSentences, totalMs, type SentenceTiming } from './timing';
 export { wordAt, type WordPlace } from './wordAt';
+export { compareHeard, grammarOf, heardOptions, type Grammar, type HeardOption, type Listened } from './listening';
 export { understand, type Sayable } from './understand';

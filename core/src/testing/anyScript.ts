@@ -148,6 +148,7 @@ export const anyScript: fc.Arbitrary<CallScript> = fc.tuple(attendant, attendant
     callerLists: [slipHolders, nuisance],
     greetings: [],
     takes: [],
+    holdMusic: 'harbor',
     hours: [hours],
   };
 });

@@ -184,6 +184,7 @@ export const script: CallScript = {
   callerLists: [],
   greetings: [],
   takes: [],
+  holdMusic: 'harbor',
   hours: [],
 };
 

@@ -1,5 +1,14 @@
 import { emailPattern, longestEmail } from '@locutor/core/directory';
-import { OrEmpty, PatternField, RevisionField, TextField, WholeField, YesNoField } from '../problems/fields';
+import { holdMusicIds, type HoldMusicId } from '@locutor/core/line';
+import {
+  ChoiceField,
+  OrEmpty,
+  PatternField,
+  RevisionField,
+  TextField,
+  WholeField,
+  YesNoField,
+} from '../problems/fields';
 
 export class ChangeSettingsDto {
   @RevisionField()
@@ -31,4 +40,7 @@ export class ChangeSettingsDto {
 
   @WholeField({ name: 'How many days calls are kept', least: 1, most: 3650, optional: true })
   keepCallsDays?: number;
+
+  @ChoiceField({ of: holdMusicIds, says: 'That is not a piece of hold music that is shipped.', optional: true })
+  holdMusic?: HoldMusicId;
 }

@@ -1,3 +1,4 @@
+import { usualHoldMusic, type HoldMusicId } from '@locutor/core/line';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** How mail is sent, and how long calls are kept: one row for the whole business. */
@@ -31,6 +32,10 @@ export class SettingsEntity {
   /** Calls and what was recorded of them are forgotten after so many days. */
   @Column('integer')
   keepCallsDays: number;
+
+  /** What is played to those who wait or are on hold. */
+  @Column('text', { default: usualHoldMusic })
+  holdMusic: HoldMusicId;
 
   @Column('integer', { default: 1 })
   revision: number;

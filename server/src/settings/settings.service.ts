@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
+import { usualHoldMusic } from '@locutor/core/line';
 import { Repository } from 'typeorm';
 import { changeRevision } from '../rows/changeRevision';
 import { definedOf } from '../rows/definedOf';
@@ -16,6 +17,7 @@ const usual = {
   mailPassword: '',
   mailFrom: 'voicemail@locutor.example',
   keepCallsDays: 365,
+  holdMusic: usualHoldMusic,
   revision: 1,
 } as const;
 

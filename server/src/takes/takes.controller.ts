@@ -25,7 +25,7 @@ import type { Progress } from '../sounds/sounds.service';
 import { downloadKinds, type DownloadKind } from '../sounds/soundTask';
 import { BringTakeDto, ChangeTakeDto, PolishTakeDto } from './take.dto';
 import type { TakeEntity } from './take.entity';
-import { TakesService, type TrialTake } from './takes.service';
+import { TakesService } from './takes.service';
 
 /** A little over the limit, so that what is larger is refused in words and not by the form reader. */
 const mostBytes = largestSoundBytes + 4096;
@@ -62,18 +62,6 @@ export class TakesController {
     if (!file) throw invalid([{ at: 'audio', says: 'The sound file is missing.' }]);
     const fileName = body.fileName || (body.source === 'file' ? nameOf(file) : '');
     return answer(request, response, 201, (progress) => this.takes.bring(file.buffer, { ...body, fileName }, progress));
-  }
-
-  /** How a recording would be by another recipe; nothing is changed. */
-  @Post(':id/try')
-  @ApiProduces('application/json', lines)
-  try(
-    @Param('id') id: TakeId,
-    @Body() { recipe }: PolishTakeDto,
-    @Req() request: Request,
-    @Res() response: Response,
-  ): Promise<void> {
-    return answer<TrialTake>(request, response, 200, (progress) => this.takes.tryRecipe(id, recipe, progress));
   }
 
   /** Makes a recording good by another recipe. */

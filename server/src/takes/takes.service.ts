@@ -20,8 +20,8 @@ import type { DownloadKind, Ready } from '../sounds/soundTask';
 import { readRecipe, readSays, type BringTakeDto, type ChangeTakeDto } from './take.dto';
 import { TakeEntity } from './take.entity';
 
-/** What a take would be by another recipe: heard and measured, but not kept. */
-export type TrialTake = Pick<TakeEntity, 'audioId' | 'lengthMs' | 'made' | 'faults'>;
+/** What follows from a recording and its recipe. */
+type Made = Pick<TakeEntity, 'audioId' | 'lengthMs' | 'made' | 'faults'>;
 
 const nothingSaid: TakeSays = { words: '', options: [], live: [] };
 
@@ -80,12 +80,6 @@ export class TakesService {
     return row;
   }
 
-  /** How a take would be by another recipe. */
-  async tryRecipe(id: TakeId, text: string, progress: Progress = {}): Promise<TrialTake> {
-    const take = await this.get(id);
-    return this.polished(take, readRecipe(text), progress);
-  }
-
   /** Makes a take good by another recipe. What is on air keeps what it had. */
   async polish(id: TakeId, text: string, progress: Progress = {}): Promise<TakeEntity> {
     const take = await this.get(id);
@@ -116,7 +110,7 @@ export class TakesService {
     return this.sounds.write(await this.soundOf(recordingId), recipe, as);
   }
 
-  private async polished(take: TakeEntity, recipe: Recipe, progress: Progress): Promise<TrialTake> {
+  private async polished(take: TakeEntity, recipe: Recipe, progress: Progress): Promise<Made> {
     const ready = await this.sounds.polish(await this.soundOf(take.recordingId), recipe, progress);
     if (ready.made.after.lengthMs === 0) {
       throw invalid([{ at: 'recipe', says: 'Nothing is left of the recording. Leave some of it in.' }]);
@@ -124,7 +118,7 @@ export class TakesService {
     return this.readied(ready);
   }
 
-  private async readied({ phone, made }: Ready): Promise<TrialTake> {
+  private async readied({ phone, made }: Ready): Promise<Made> {
     const { before, after } = made;
     const faults = soundFaults({ ...before, lengthMs: after.lengthMs });
     return { audioId: await this.audio.keep(phone), lengthMs: after.lengthMs, made, faults };

@@ -13,6 +13,7 @@ import { LinesService } from '../lines/lines.service';
 import { PeopleService } from '../people/people.service';
 import { conflict } from '../problems/problem';
 import { QueuesService } from '../queues/queues.service';
+import { SettingsService } from '../settings/settings.service';
 import { TakesService } from '../takes/takes.service';
 import { VersionsService, type WholeVersion } from '../versions/versions.service';
 
@@ -34,6 +35,7 @@ export class ScriptsService {
     private readonly callerLists: CallerListsService,
     private readonly greetings: GreetingsService,
     private readonly takes: TakesService,
+    private readonly settings: SettingsService,
   ) {}
 
   /**
@@ -70,7 +72,8 @@ export class ScriptsService {
     // What is on air has recordings as they were when it was put there; those come last and win.
     const takes = [...(await this.takes.recorded([...used, ...drafts])), ...kept];
     const directory = { people, groups, queues, boxes, contacts, callerLists, greetings: library, takes, hours };
-    return { lineId, lines: scripts, ...directory };
+    const { holdMusic } = await this.settings.get();
+    return { lineId, lines: scripts, ...directory, holdMusic };
   }
 
   private async attendantOf(

@@ -9,6 +9,7 @@ import { HoursModule } from '../hours/hours.module';
 import { LinesModule } from '../lines/lines.module';
 import { PeopleModule } from '../people/people.module';
 import { QueuesModule } from '../queues/queues.module';
+import { SettingsModule } from '../settings/settings.module';
 import { TakesModule } from '../takes/takes.module';
 import { VersionsModule } from '../versions/versions.module';
 import { ScriptsService } from './scripts.service';
@@ -20,6 +21,7 @@ import { TrialsController } from './trials.controller';
     DraftsModule,
     VersionsModule,
     TakesModule,
+    SettingsModule,
     HoursModule,
     PeopleModule,
     GroupsModule,

@@ -2,7 +2,7 @@ import type { CallScript, Outcome, TranscriptEntry } from '@locutor/core/call';
 import type { CallId } from '@locutor/core/exchange';
 import type { Box, BoxId, CallerList, Contact, Group, Person, PersonId, Queue } from '@locutor/core/directory';
 import type { Hours } from '@locutor/core/hours';
-import type { Attendant, Greeting, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
+import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
 import useSWR from 'swr';
 import { api } from './client';
@@ -94,6 +94,7 @@ export interface Settings extends Revised {
   readonly mailUser: string;
   readonly mailFrom: string;
   readonly keepCallsDays: number;
+  readonly holdMusic: HoldMusicId;
 }
 
 export interface SpokenSentence {

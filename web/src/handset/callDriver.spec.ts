@@ -82,6 +82,8 @@ const script: CallScript = {
   contacts: [],
   callerLists: [],
   greetings: [],
+  takes: [],
+  holdMusic: 'harbor',
   hours: [],
 };
 

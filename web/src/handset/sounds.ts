@@ -1,5 +1,5 @@
 import { beep, dtmfTone, holdMusic, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
-import type { Key, VoiceId } from '@locutor/core/line';
+import type { HoldMusicId, Key, VoiceId } from '@locutor/core/line';
 import { audioUrl, speak } from '../api/resources';
 
 let shared: AudioContext | undefined;
@@ -53,10 +53,11 @@ export const playBeep = (): (() => void) => playPcm(beep(phoneRateHz));
 export const playKeyTone = (key: Key): (() => void) => playPcm(dtmfTone(key, 160, phoneRateHz));
 export const playRingback = (): (() => void) => playPcm(ringbackTone(phoneRateHz), { loop: true });
 
-let music: Pcm | undefined;
+const pieces = new Map<HoldMusicId, Pcm>();
 
-/** The hold music, over and over. */
-export function playHoldMusic(): () => void {
-  music ??= holdMusic(phoneRateHz);
-  return playPcm(music, { loop: true });
+/** A piece of hold music, over and over. */
+export function playHoldMusic(id: HoldMusicId): () => void {
+  const piece = pieces.get(id) ?? holdMusic(id, phoneRateHz);
+  pieces.set(id, piece);
+  return playPcm(piece, { loop: true });
 }

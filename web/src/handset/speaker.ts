@@ -45,7 +45,7 @@ export function playItems(items: readonly PlayItem[], watch: SpeakerWatch): () =
         stopSound = playBeep();
         await pause(beepMs);
       } else if (item.type === 'music') {
-        stopSound = playHoldMusic();
+        stopSound = playHoldMusic(item.piece);
         await pause(item.ms);
         stopSound();
       } else {

@@ -1,7 +1,7 @@
 import type { CallScript } from '@locutor/core/call';
-import type { Attendant } from '@locutor/core/line';
+import { usualHoldMusic, type Attendant } from '@locutor/core/line';
 import { useCallback } from 'react';
-import { useAllHours, useDirectory, useServerScript, type WholeVersion } from '../api/resources';
+import { useAllHours, useDirectory, useServerScript, useSettings, type WholeVersion } from '../api/resources';
 import { useTakes } from '../takes/useTakes';
 import { useDraftTools } from '../draft/DraftProvider';
 
@@ -24,6 +24,7 @@ export function useCallScript(): CallScriptMaker {
   const directory = useDirectory();
   const allHours = useAllHours().data;
   const takes = useTakes();
+  const holdMusic = useSettings().data?.holdMusic ?? usualHoldMusic;
   const { data: server, isLoading } = useServerScript(line.id);
   const lines = server?.lines;
   const make = useCallback<CallScriptMaker['make']>(
@@ -44,10 +45,11 @@ export function useCallScript(): CallScriptMaker {
         callerLists,
         greetings: [...greetings, ...kept.greetings],
         takes: [...takes, ...kept.takes],
+        holdMusic,
         hours: allHours ?? [],
       };
     },
-    [line, hours, directory, allHours, lines, takes],
+    [line, hours, directory, allHours, lines, takes, holdMusic],
   );
   return { make, isLoading };
 }

@@ -1,29 +1,47 @@
 import { Text } from '@chakra-ui/react';
 import { tunedVoice, tuningLimits, tuningOf, voiceNameOf, type VoiceId, type VoiceName } from '@locutor/core/line';
 import { InlineNumber } from './InlineNumber';
-import { InlineSelect } from './InlineSelect';
+import { InlineSelect, type Choice } from './InlineSelect';
 import { voiceChoices } from './voiceChoices';
 
 interface Props {
   /** Whose voice it is, for screen readers. */
   readonly of: string;
-  readonly voice: VoiceId;
-  readonly onChange: (voice: VoiceId) => void;
+  /** Null for the voice that `inherited` names. */
+  readonly voice: VoiceId | null;
+  /** What having no voice of its own is called; left out where there must be one. */
+  readonly inherited?: string;
+  readonly onChange: (voice: VoiceId | null) => void;
 }
 
+const inheritedValue = 'inherited';
+
 /** Which voice speaks, how fast and how high. */
-export function VoiceField({ of, voice, onChange }: Props) {
-  const name = voiceNameOf(voice);
-  const tuning = tuningOf(voice);
+export function VoiceField({ of, voice, inherited, onChange }: Props) {
+  const choices: readonly Choice[] = inherited
+    ? [{ value: inheritedValue, label: inherited }, ...voiceChoices]
+    : voiceChoices;
+  const choose = (value: string): void =>
+    onChange(value === inheritedValue ? null : tunedVoice(value as VoiceName, tuningOf(voice ?? 'slt')));
   return (
     <Text as="span">
       Spoken by{' '}
       <InlineSelect
         label={`Voice of ${of}`}
-        value={name}
-        choices={voiceChoices}
-        onChange={(next) => onChange(tunedVoice(next as VoiceName, tuning))}
+        value={voice ? voiceNameOf(voice) : inheritedValue}
+        choices={choices}
+        onChange={choose}
       />
+      {voice && <Tuned of={of} voice={voice} onChange={onChange} />}
+    </Text>
+  );
+}
+
+function Tuned({ of, voice, onChange }: Pick<Props, 'of' | 'onChange'> & { readonly voice: VoiceId }) {
+  const name = voiceNameOf(voice);
+  const tuning = tuningOf(voice);
+  return (
+    <>
       , pace{' '}
       <InlineNumber
         label={`Pace of ${of} in percent`}
@@ -39,7 +57,7 @@ export function VoiceField({ of, voice, onChange }: Props) {
         choices={pitches}
         onChange={(pitch) => onChange(tunedVoice(name, { ...tuning, pitch: Number(pitch) }))}
       />
-    </Text>
+    </>
   );
 }
 

@@ -26,10 +26,14 @@ export function TakeEditor({ take }: { readonly take: KeptTake }) {
   const [selected, setSelected] = useState<Marked | null>(null);
   const [stage, setStage] = useState<PolishStage | null>(null);
   const work = useRef<Work<KeptTake> | null>(null);
-  const { recipe } = take;
+  // What is asked for shows at once; the sound follows.
+  const [wanted, setWanted] = useState<Recipe | null>(null);
+  const recipe = wanted ?? take.recipe;
   const change = async (changes: Partial<Recipe>): Promise<void> => {
     work.current?.cancel();
-    const next = polishTake<KeptTake>(take.id, { ...recipe, ...changes }, 'polish', setStage);
+    const asked = { ...recipe, ...changes };
+    setWanted(asked);
+    const next = polishTake(take.id, asked, setStage);
     work.current = next;
     try {
       await next.done;
@@ -39,6 +43,7 @@ export function TakeEditor({ take }: { readonly take: KeptTake }) {
       if (!(error instanceof DOMException && error.name === 'AbortError')) tellProblem(wordsOf(error));
     } finally {
       setStage(null);
+      if (work.current === next) setWanted(null);
     }
   };
   const isChosen = selected !== null && selected.toMs > selected.fromMs;
@@ -138,6 +143,11 @@ function describeMade({ made, recipe }: KeptTake): string {
   return text ? `${text.charAt(0).toUpperCase()}${text.slice(1)}.` : 'Left as it is.';
 }
 
+/** Loudness as in ITU-R BS.1770, or that there is none. */
+export function showLoudness(lufs: number): string {
+  return lufs < -100 ? 'silent' : `${lufs.toFixed(0).replace('-', '−')} LUFS`;
+}
+
 interface HeardProps {
   readonly title: string;
   readonly audioId: string;
@@ -181,7 +191,7 @@ function Heard({ title, audioId, lufs, children }: HeardProps) {
           title={`Loudness (ITU-R BS.1770); everything on the line is brought to ${lineLoudness.lufs} LUFS`}
         >
           <Text as="span" fontFamily="mono">
-            {lufs < -100 ? 'silent' : `${lufs.toFixed(0)} LUFS`}
+            {showLoudness(lufs)}
           </Text>
         </Text>
       </Flex>

@@ -34,14 +34,9 @@ export function bringTake(bringing: Bringing, tell: (stage: PolishStage | 'sendi
   return ask(takesPath, form, tell);
 }
 
-/** How a take would be by another recipe, or makes it so. */
-export function polishTake<Done>(
-  id: string,
-  recipe: Recipe,
-  how: 'try' | 'polish',
-  tell: (stage: PolishStage) => void,
-): Work<Done> {
-  return ask(`${takesPath}/${id}/${how}`, JSON.stringify({ recipe: JSON.stringify(recipe) }), tell);
+/** Makes a take good by another recipe. */
+export function polishTake(id: string, recipe: Recipe, tell: (stage: PolishStage) => void): Work<KeptTake> {
+  return ask(`${takesPath}/${id}/polish`, JSON.stringify({ recipe: JSON.stringify(recipe) }), tell);
 }
 
 function ask<Done>(path: string, body: FormData | string, tell: (stage: PolishStage) => void): Work<Done> {

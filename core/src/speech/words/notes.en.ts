@@ -2,22 +2,41 @@ import type { LivePart } from '../../line';
 import type { Advice } from '../advice';
 import { comfortableMs, comfortableOptions } from '../advice';
 import type { OutOfStep } from '../inStep';
+import type { HeardOption } from '../listening';
 
 /** What a recording says that is no longer so, in the manager's words. */
 export function describeOutOfStep(difference: OutOfStep): string {
   switch (difference.type) {
     case 'key':
       return difference.isNow === null
-        ? `Says press ${difference.key} for ${difference.says}; ${difference.key} has no use now.`
-        : `Says press ${difference.key} for ${difference.says}; ${difference.key} is now ${difference.isNow}.`;
+        ? `Says press ${difference.key} ${whatFor(difference.says)}; ${difference.key} has no use now.`
+        : `Says press ${difference.key} ${whatFor(difference.says)}; ${difference.key} is now ${difference.isNow}.`;
     case 'keyMissing':
-      return `Does not say ${difference.key} for ${difference.isNow}.`;
+      return `Does not say press ${difference.key} ${whatFor(difference.isNow)}.`;
     case 'order':
       return 'Reads the options in another order than they stand.';
     case 'live':
       return `Says ${partNames[difference.part.type]} “${difference.says}”; now it is “${difference.isNow || 'nothing'}”.`;
     case 'words':
       return 'Its words were changed since it was recorded.';
+  }
+}
+
+/** A label as it is said: some begin with "to" or "for" themselves. */
+function whatFor(label: string): string {
+  return /^(to|for)\s/i.test(label) ? label : `for ${label}`;
+}
+
+/** What listening to a recording tells of an option, in the manager's words. */
+export function describeHeard(heard: HeardOption): string {
+  const what = whatFor(heard.label);
+  switch (heard.type) {
+    case 'right':
+      return `Press ${heard.key} ${what}: ${heard.isSure ? 'heard' : 'probably heard'}.`;
+    case 'wrongKey':
+      return `${heard.isSure ? 'Heard' : 'Probably heard'} “press ${heard.heard}” ${what}, which is key ${heard.key}.`;
+    case 'notHeard':
+      return `Press ${heard.key} ${what}: not heard.`;
   }
 }
 

@@ -9,6 +9,7 @@ export class Recordings1700000005000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.query(`ALTER TABLE "settings" DROP COLUMN "holdMusic"`);
     await runner.query(`ALTER TABLE "version" DROP COLUMN "takes"`);
     await runner.query(`ALTER TABLE "greeting" DROP COLUMN "take"`);
     for (const table of ['dictionary', 'take']) await runner.query(`DROP TABLE "${table}"`);
@@ -40,6 +41,7 @@ const statements = [
     "revision" integer NOT NULL DEFAULT 1
   )`,
   `ALTER TABLE "greeting" ADD COLUMN "take" text`,
+  `ALTER TABLE "settings" ADD COLUMN "holdMusic" text NOT NULL DEFAULT 'harbor'`,
   `ALTER TABLE "version" ADD COLUMN "takes" text NOT NULL DEFAULT '[]'`,
   // Spoken at another loudness than everything is brought to from now on; they are spoken again when needed.
   `DELETE FROM "spoken_sentence"`,

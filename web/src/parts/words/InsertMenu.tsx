@@ -1,6 +1,6 @@
-import { IconButton, Menu, Portal } from '@chakra-ui/react';
+import { Button, Menu, Portal } from '@chakra-ui/react';
 import { writePiece, type WordsPiece } from '@locutor/core/line';
-import { Braces } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { usePeople } from '../../api/resources';
 
 type Special = Exclude<WordsPiece, { type: 'text' }>;
@@ -51,17 +51,18 @@ export function InsertMenu({ label, withOptions, onInsert }: Props) {
   return (
     <Menu.Root onSelect={({ value }) => onInsert(value)} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
-        <IconButton
+        <Button
           size="2xs"
-          minW="26px"
-          h="26px"
+          h="24px"
+          px="1"
           variant="ghost"
           color="quiet"
+          fontWeight="400"
           aria-label={`Insert into ${label.toLowerCase()}`}
-          title="Insert what is always current, or a pause"
+          title="Insert hours, names and more that are always current, or a pause"
         >
-          <Braces size={14} />
-        </IconButton>
+          <Plus size={12} aria-hidden /> insert
+        </Button>
       </Menu.Trigger>
       <Portal>
         <Menu.Positioner>

@@ -21,6 +21,8 @@ interface Props {
   readonly ref?: Ref<WordsEditorHandle>;
 }
 
+const focusAfterMs = 60;
+
 /** Marks a change that came from outside, such as undo or another window. */
 const fromOutside = Annotation.define<true>();
 
@@ -95,7 +97,8 @@ export function WordsEditor({ label, value, placeholder, isWrong, chipWords, onC
       const editor = view.current;
       if (!editor) return;
       editor.dispatch(editor.state.replaceSelection(text));
-      editor.focus();
+      // The menu it was chosen from gives the focus back to its button first.
+      setTimeout(() => editor.focus(), focusAfterMs);
     },
   }));
 

@@ -3,20 +3,14 @@ import { languages, type Language } from '@locutor/core/line';
 import { longestSaid, longestWritten, type SayAs } from '@locutor/core/speech';
 import { Plus, Trash2, Volume2 } from 'lucide-react';
 import { useState } from 'react';
-import useSWR from 'swr';
-import { api, wordsOf } from '../../api/client';
-import type { Revised } from '../../api/resources';
+import { wordsOf } from '../../api/client';
 import { useDraft } from '../../draft/DraftProvider';
-import { forgetSentences, loadSentence, playPcm } from '../../handset/sounds';
+import { loadSentence, playPcm } from '../../handset/sounds';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellProblem } from '../../parts/notices';
 import { SmallButton } from '../../parts/SmallButton';
+import { useDictionary } from './useDictionary';
 
-interface Kept extends Revised {
-  readonly words: readonly SayAs[];
-}
-
-const path = '/api/dictionary';
 const languageChoices = [
   { value: '', label: 'every language' },
   ...Object.entries(languages).map(([value, label]) => ({ value, label })),
@@ -24,18 +18,16 @@ const languageChoices = [
 
 /** How words are to be said: a list of the business's own, used by every voice everywhere. */
 export function Dictionary({ onClose }: { readonly onClose: () => void }) {
-  const { data, mutate } = useSWR<Kept>(path, api);
+  const kept = useDictionary();
   const [typed, setTyped] = useState<readonly SayAs[] | null>(null);
   const { attendant } = useDraft();
-  const words = typed ?? data?.words ?? [];
+  const words = typed ?? kept.words;
   const set = (index: number, changes: Partial<SayAs>): void =>
     setTyped(words.map((word, at) => (at === index ? { ...word, ...changes } : word)));
   const isWhole = ({ written, said }: SayAs): boolean => written.trim() !== '' && said.trim() !== '';
   const save = async (): Promise<void> => {
     try {
-      const body = { revision: data?.revision, words: words.filter(isWhole) };
-      await mutate(await api<Kept>(path, { method: 'PUT', body }), { revalidate: false });
-      forgetSentences();
+      await kept.save(words.filter(isWhole));
       onClose();
     } catch (error) {
       tellProblem(wordsOf(error));
@@ -119,7 +111,7 @@ export function Dictionary({ onClose }: { readonly onClose: () => void }) {
               <Button variant="outline" onClick={onClose}>
                 Leave it
               </Button>
-              <Button colorPalette="petrol" onClick={() => void save()} disabled={!data || typed === null}>
+              <Button colorPalette="petrol" onClick={() => void save()} disabled={!kept.isLoaded || typed === null}>
                 Save
               </Button>
             </Dialog.Footer>

@@ -22,6 +22,7 @@ import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { TakePanel } from '../../takes/TakePanel';
 import { useLeave } from '../directory/useLeave';
 import { ReadOutLength } from '../script/ReadOutLength';
+import { SsmlMenu } from './SsmlMenu';
 import { useSpokenThings } from './spokenThings';
 import { suggestedName } from './suggestedName';
 
@@ -76,11 +77,12 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
           ? `Used in ${uses.join(', ')}.`
           : 'Not used yet. Choose it in a “say” step of the script, or for a box in the Directory.'}
       </Text>
-      <Grid mt="3" gap="6" templateColumns={{ base: '1fr', xl: '1fr 1fr' }}>
+      <Grid mt="3" gap="6" templateColumns="repeat(auto-fit, minmax(min(440px, 100%), 1fr))">
         <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">
           <SpokenField label="Words" value={row.words} voice={row.voice} onChange={(words) => change({ words })} />
           <Flex mt="2" gap="3" align="center" wrap="wrap">
             <ReadOutLength sentences={sentences} />
+            <SsmlMenu name={row.name} greeting={row} onRead={change} />
             {advice.map((each) => (
               <Text key={each.type} fontSize="13px">
                 {describeAdvice(each)}
@@ -88,7 +90,7 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
             ))}
           </Flex>
           <Box mt="3" pt="3" borderTopWidth="1px" borderColor="hairline">
-            <VoiceField of={row.name} voice={row.voice} onChange={(voice) => change({ voice })} />
+            <VoiceField of={row.name} voice={row.voice} onChange={(voice) => voice && change({ voice })} />
             <Flex mt="2" gap="3" align="center" minH="32px">
               <Listen sentences={sentences} label="Hear the voice" onHeard={setHeard} />
               <Box flex="1" minW="0">

@@ -11,6 +11,7 @@ import { tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { Dictionary } from './Dictionary';
 import { GreetingEditor } from './GreetingEditor';
+import { HoldMusic } from './HoldMusic';
 import { Library } from './Library';
 import { SheetRecordings } from './SheetRecordings';
 
@@ -43,7 +44,12 @@ export default function Greetings() {
       <Box px="6">
         {chosen && <GreetingEditor key={chosen.id} greeting={chosen} />}
         {sheet && <SheetRecordings key={sheet.id} sheet={sheet} />}
-        {!isOpen && <Library />}
+        {!isOpen && (
+          <>
+            <Library />
+            <HoldMusic />
+          </>
+        )}
       </Box>
     </Box>
   );

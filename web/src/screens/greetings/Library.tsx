@@ -1,6 +1,5 @@
-import { Box, Flex, Input, Table, Text } from '@chakra-ui/react';
+import { Box, Flex, Input, Table, Text, VisuallyHidden } from '@chakra-ui/react';
 import { describeOutOfStep, estimateSentencesMs } from '@locutor/core/speech';
-import type { VoiceId } from '@locutor/core/line';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useDraft } from '../../draft/DraftProvider';
@@ -9,6 +8,7 @@ import { Listen } from '../../parts/Listen';
 import { VoiceField } from '../../parts/VoiceField';
 import { showLength } from '../../parts/time';
 import { voiceName } from '../../parts/voiceChoices';
+import { showLoudness } from '../../takes/TakeEditor';
 import { Waveform } from '../../takes/Waveform';
 import { useSpokenThings, type SpokenThing } from './spokenThings';
 
@@ -59,7 +59,7 @@ export function Library() {
           <VoiceField
             of="the script"
             voice={attendant.voice}
-            onChange={(voice: VoiceId) => edit({ type: 'setVoice', voice })}
+            onChange={(voice) => voice && edit({ type: 'setVoice', voice })}
           />
         </Text>
       </Flex>
@@ -74,12 +74,14 @@ export function Library() {
           <Table.Header>
             <Table.Row bg="transparent">
               <Table.ColumnHeader>What is said</Table.ColumnHeader>
-              <Table.ColumnHeader w="150px">Sound</Table.ColumnHeader>
-              <Table.ColumnHeader w="64px" textAlign="end">
+              <Table.ColumnHeader w="140px">Sound</Table.ColumnHeader>
+              <Table.ColumnHeader w="60px" textAlign="end">
                 Length
               </Table.ColumnHeader>
-              <Table.ColumnHeader w="230px">State</Table.ColumnHeader>
-              <Table.ColumnHeader w="110px" />
+              <Table.ColumnHeader w="106px">State</Table.ColumnHeader>
+              <Table.ColumnHeader w="100px">
+                <VisuallyHidden>Listen</VisuallyHidden>
+              </Table.ColumnHeader>
             </Table.Row>
           </Table.Header>
           <Table.Body>
@@ -115,10 +117,11 @@ function ThingRow({ thing }: { readonly thing: SpokenThing }) {
               {kindWords[kind]}
             </Text>
           </Text>
-          <Text fontFamily="spoken" fontSize="15px" truncate title={words}>
+          <Text fontFamily="spoken" fontSize="15px" lineHeight="1.5" truncate title={words}>
             {words || 'No words yet'}
           </Text>
         </Link>
+        <Differences thing={thing} />
         {kind === 'greeting' && (
           <Text fontSize="12.5px" color="quiet" truncate title={uses.join(', ')}>
             {uses.length > 0 ? `Used in ${uses.join(', ')}` : 'Not used yet'}
@@ -130,7 +133,7 @@ function ThingRow({ thing }: { readonly thing: SpokenThing }) {
           <>
             <Waveform audioId={take.audioId} label={`The recording of ${name}`} height={30} />
             <Text fontSize="12px" color="quiet">
-              {takes.length > 1 ? `${takes.length} recordings` : `${take.made.after.lufs.toFixed(0)} LUFS`}
+              {takes.length > 1 ? `${takes.length} recordings` : showLoudness(take.made.after.lufs)}
             </Text>
           </>
         ) : (
@@ -158,14 +161,30 @@ function ThingRow({ thing }: { readonly thing: SpokenThing }) {
 }
 
 function State({ thing: { takes, differences, byVoice } }: { readonly thing: SpokenThing }) {
-  const [first, ...others] = differences;
-  if (takes.length === 0) return <Text color="quiet">Always in step</Text>;
-  if (!first) return <Text>{byVoice ? 'In step; the voice speaks' : 'In step'}</Text>;
+  if (takes.length === 0) return <Text color="quiet">In step</Text>;
   return (
     <>
-      <Text fontWeight="600">{byVoice ? 'Out of step; the voice speaks' : 'Out of step'}</Text>
-      <Text>{describeOutOfStep(first)}</Text>
-      {others.length > 0 && <Text color="quiet">And {others.length} more</Text>}
+      <Text fontWeight={differences.length > 0 ? 600 : undefined}>
+        {differences.length > 0 ? 'Out of step' : 'In step'}
+      </Text>
+      {byVoice && (
+        <Text fontSize="12px" color="quiet">
+          The voice speaks
+        </Text>
+      )}
     </>
+  );
+}
+
+/** What a recording says that is no longer so. */
+function Differences({ thing: { differences } }: { readonly thing: SpokenThing }) {
+  const [first, ...others] = differences;
+  return (
+    first && (
+      <Text fontSize="13px" fontWeight="500">
+        {describeOutOfStep(first)}
+        {others.length > 0 && ` And ${others.length} more.`}
+      </Text>
+    )
   );
 }

@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import {
   keys,
+  withoutTakes,
   type Announcement,
   type Key,
   type Menu,
@@ -51,7 +52,7 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
           <Link to={`/script/${sheet.id}`}>Its words are in the script</Link>
         </Text>
       </Flex>
-      <Grid mt="3" gap="6" templateColumns={{ base: '1fr', xl: '1fr 1fr' }}>
+      <Grid mt="3" gap="6" templateColumns="repeat(auto-fit, minmax(min(440px, 100%), 1fr))">
         <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">
           <Box fontFamily="spoken" fontSize="17px" lineHeight="1.5">
             {sentences.map(({ text, recorded }, index) => (

@@ -22,6 +22,7 @@ import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { SpokenField } from '../../parts/SpokenField';
 import { goToKey } from './goToKey';
 import { KeyRow } from './KeyRow';
+import { MenuAdvice } from './MenuAdvice';
 import { MenuExtras } from './MenuExtras';
 import { nextFreeKey } from './nextFreeKey';
 import { ReadOutLength } from './ReadOutLength';
@@ -51,6 +52,7 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
       </SheetName>
       <SheetVoice id={menu.id} name={menu.name} voice={menu.voice} />
       <SheetFindings of={menu.id} />
+      <MenuAdvice menu={menu} voice={voice} sentences={sentences} />
       <Box mt="3">
         <SpokenField
           label="Opening words"

@@ -2,8 +2,8 @@ import { Text } from '@chakra-ui/react';
 import type { SheetId, VoiceId } from '@locutor/core/line';
 import { memo } from 'react';
 import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
-import { InlineSelect } from '../../parts/InlineSelect';
-import { voiceChoices, voiceName } from '../../parts/voiceChoices';
+import { VoiceField } from '../../parts/VoiceField';
+import { voiceName } from '../../parts/voiceChoices';
 
 interface Props {
   readonly id: SheetId;
@@ -17,14 +17,11 @@ export const SheetVoice = memo(function SheetVoice({ id, name, voice }: Props) {
   const ofScript = useAttendantPart((attendant) => attendant.voice);
   return (
     <Text fontSize="13px" color="quiet">
-      Spoken by{' '}
-      <InlineSelect
-        label={`Voice of ${name}`}
-        value={voice ?? 'script'}
-        choices={[{ value: 'script', label: `the script’s voice (${voiceName(ofScript)})` }, ...voiceChoices]}
-        onChange={(value) =>
-          edit({ type: 'setSheetVoice', sheetId: id, voice: value === 'script' ? null : (value as VoiceId) })
-        }
+      <VoiceField
+        of={name}
+        voice={voice}
+        inherited={`the script’s voice (${voiceName(ofScript)})`}
+        onChange={(next) => edit({ type: 'setSheetVoice', sheetId: id, voice: next })}
       />
     </Text>
   );

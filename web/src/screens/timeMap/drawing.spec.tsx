@@ -54,6 +54,8 @@ const script: CallScript = {
   contacts: [],
   callerLists: [],
   greetings: [],
+  takes: [],
+  holdMusic: 'harbor',
   hours: [],
 };
 const names = { [priya.id]: priya.name, [office.id]: office.name };

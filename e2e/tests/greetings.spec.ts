@@ -1,0 +1,178 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readWav } from '@locutor/core/audio';
+import type { Page } from '@playwright/test';
+import { callAt, expect, heard, saved, test } from '../support/test';
+import { root } from '../support/places';
+
+const sounds = join(root, 'server', 'src', 'testing', 'sounds');
+const words = (page: Page) => page.getByRole('textbox', { name: 'Words' });
+const panel = (page: Page) => page.getByRole('region', { name: /^Recording of/ });
+
+async function newGreeting(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/greetings`);
+  await page.getByRole('button', { name: 'New greeting' }).click();
+  await expect(words(page)).toBeVisible();
+}
+
+test('words hold live parts and pauses as chips, which say what is so', async ({ page, server }) => {
+  await newGreeting(page, server.url);
+  await words(page).fill('We are open ');
+  await words(page).press('End');
+  const insert = page.getByRole('button', { name: 'Insert into words' });
+  await insert.click();
+  await page.getByRole('menuitem', { name: 'The week’s hours' }).click();
+  await insert.click();
+  await page.getByRole('menuitem', { name: 'A pause of 1 s' }).click();
+  await expect(words(page)).toBeFocused();
+  await page.keyboard.type('Ask for ');
+  await insert.click();
+  await page.getByRole('menuitem', { name: 'A person’s name' }).click();
+  await page.getByRole('menuitem', { name: 'Juno Marchetti' }).click();
+  await expect(words(page)).toHaveText('We are open the week’s hourspause 1 sAsk for name of Juno Marchetti');
+  await expect(page.getByTitle(/^Says now: Monday to Friday, half past seven to noon/)).toBeVisible();
+  await expect(words(page)).toBeFocused();
+  // One press takes a whole chip away.
+  await page.keyboard.press('Backspace');
+  await expect(words(page)).toHaveText('We are open the week’s hourspause 1 sAsk for');
+  await expect(page.getByRole('region', { name: 'Greeting' }).getByText('Saved')).toBeVisible();
+  await page.reload();
+  await expect(words(page)).toHaveText('We are open the week’s hourspause 1 sAsk for');
+});
+
+test('live parts are current in a call, without anyone touching them', async ({ page, server }) => {
+  await page.goto(`${server.url}/script`);
+  await callAt(page, '2026-11-27T20:00');
+  await expect(heard(page)).toContainText('We open tomorrow at eight.');
+});
+
+test('a greeting is recorded at the computer, made good, and heard in place of the voice', async ({ page, server }) => {
+  await newGreeting(page, server.url);
+  await words(page).fill('The regatta is on. The fuel dock alone is open.');
+  await panel(page).getByRole('button', { name: 'Record it here' }).click();
+  const recorder = page.getByRole('region', { name: 'Recorder' });
+  await expect(recorder.getByText('The regatta is on.')).toBeVisible();
+  await recorder.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(recorder.getByRole('meter')).toBeVisible({ timeout: 10_000 });
+  await page.waitForTimeout(1500);
+  await recorder.getByRole('button', { name: 'Stop' }).click();
+  await recorder.getByRole('button', { name: 'Record again' }).click();
+  await expect(recorder.getByRole('button', { name: 'Stop' })).toBeVisible({ timeout: 10_000 });
+  await page.waitForTimeout(1500);
+  await recorder.getByRole('button', { name: 'Stop' }).click();
+  await recorder.getByRole('button', { name: 'Keep it' }).click();
+  await expect(panel(page)).toContainText('Callers hear this recording.');
+  await expect(panel(page).getByText('−20 LUFS').last()).toBeVisible();
+  await expect(panel(page).getByRole('img', { name: 'As callers hear it' }).locator('path')).toBeVisible();
+  await words(page).fill('The regatta is over.');
+  await expect(panel(page)).toContainText('Its words were changed since it was recorded.');
+});
+
+test('a microphone that is refused is said in plain words', async ({ browser, server }) => {
+  const context = await browser.newContext({ permissions: [] });
+  await context.addInitScript(() => {
+    navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError'));
+  });
+  const page = await context.newPage();
+  await newGreeting(page, server.url);
+  await panel(page).getByRole('button', { name: 'Record it here' }).click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('does not let Locutor use the microphone', { timeout: 10_000 });
+  await context.close();
+});
+
+test('files are brought, several at once; what is no sound is said and the rest is taken', async ({ page, server }) => {
+  await newGreeting(page, server.url);
+  const notes = { name: 'notes.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('Dear callers') };
+  const tone = { name: 'tone.mp3', mimeType: 'audio/mpeg', buffer: readFileSync(join(sounds, 'tone.mp3')) };
+  const flac = { name: 'Regatta.flac', mimeType: 'audio/flac', buffer: readFileSync(join(sounds, 'tone.flac')) };
+  await panel(page).locator('input[type=file]').setInputFiles([notes, tone, flac]);
+  await expect(panel(page).getByRole('alert')).toContainText('“notes.mp3” is not a sound file.');
+  const list = panel(page).getByRole('list', { name: 'All recordings of this' });
+  await expect(list.getByRole('listitem')).toHaveCount(2);
+  await expect(list.getByText('Regatta.flac')).toBeVisible();
+  await list.getByRole('button', { name: /^Use the recording/ }).click();
+  await expect(list.getByRole('listitem').filter({ hasText: 'tone.mp3' }).getByLabel('In use')).toBeVisible();
+
+  await page.getByLabel('As loud as every greeting').uncheck();
+  await expect(panel(page).getByText('−20 LUFS')).toHaveCount(0);
+  await page.getByLabel('As loud as every greeting').check();
+  await expect(panel(page).getByText('−20 LUFS')).toBeVisible();
+  const wave = panel(page).getByRole('slider', { name: /choose a stretch/ });
+  const box = (await wave.boundingBox()) as { x: number; y: number; width: number; height: number };
+  await page.mouse.move(box.x + box.width * 0.5, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width, box.y + 20, { steps: 4 });
+  await page.mouse.up();
+  await panel(page)
+    .getByRole('button', { name: /^Cut 0\.3 s out/ })
+    .click();
+  await expect(panel(page).getByRole('button', { name: 'Undo all cuts and pauses' })).toBeVisible();
+
+  const download = page.waitForEvent('download');
+  await panel(page).getByRole('button', { name: 'Download' }).click();
+  await page.getByRole('menuitem', { name: 'WAV, 16 bits' }).click();
+  const wav = readWav(new Uint8Array(readFileSync(await (await download).path())));
+  expect(wav.ok && wav.value.samples.length / wav.value.rateHz).toBeLessThan(0.45);
+});
+
+test('a recording that is out of step is said in words, and can be replaced by the voice or marked as right', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/greetings`);
+  const row = page.getByRole('row', { name: /Launch day/ });
+  await expect(row).toContainText('Out of step');
+  await expect(row).toContainText('Says press 2 to join the waiting list; 2 is now to leave your boat’s name');
+  await page.getByLabel('Which greetings are shown').selectOption('outOfStep');
+  await expect(page.getByRole('row')).toHaveCount(2);
+  await row.getByRole('link').click();
+  await page.getByRole('button', { name: 'Use the voice until then' }).click();
+  await expect(page.getByText('To leave your boat’s name and a number, press 2.')).toBeVisible();
+  await page.getByRole('button', { name: 'Use the recording' }).click();
+  await page.getByRole('button', { name: 'Mark as right' }).click();
+  await expect(page.getByText('Says press 2 to join')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.getByText('Says press 2 to join')).toBeVisible();
+  await saved(page);
+});
+
+test('how a word is said is the business’s own, and is used at once', async ({ page, server }) => {
+  await page.goto(`${server.url}/greetings`);
+  await page.getByRole('button', { name: 'How words are said' }).click();
+  await page.getByRole('button', { name: 'Add a word' }).click();
+  await page.getByLabel('Word 1', { exact: true }).fill('Larkspur');
+  await page.getByLabel('How word 1 is said').fill('Lark spurr');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const kept = await page.request.get(`${server.url}/api/dictionary`);
+  expect((await kept.json()) as object).toMatchObject({ words: [{ written: 'Larkspur', said: 'Lark spurr' }] });
+});
+
+test('a greeting goes out as SSML and comes back; what cannot be carried is told', async ({ page, server }) => {
+  await newGreeting(page, server.url);
+  await words(page).fill('We open {opens}. {pause 1 s}Goodbye.');
+  await page.getByRole('button', { name: 'SSML' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Save as SSML 1.1' }).click();
+  const ssml = readFileSync(await (await download).path(), 'utf8');
+  expect(ssml).toContain('<break time="1000ms"/>');
+  await words(page).fill('Something else.');
+  const other = ssml.replace('Goodbye.', '<emphasis>Goodbye, all</emphasis>.');
+  const file = { name: 'goodbye.ssml', mimeType: 'application/ssml+xml', buffer: Buffer.from(other) };
+  await page.getByLabel('SSML file').setInputFiles(file);
+  await expect(words(page)).toHaveText('We open next opening. pause 1 sGoodbye, all.');
+  await expect(page.getByText('Left out, their words kept: emphasis.')).toBeVisible();
+});
+
+test('another piece of hold music is chosen, and played to those who wait', async ({ page, server }) => {
+  await page.goto(`${server.url}/greetings`);
+  const music = page.getByRole('region', { name: 'Hold music' });
+  await expect(music.getByRole('radio')).toHaveCount(3);
+  const kept = page.waitForResponse((response) => response.request().method() === 'PATCH');
+  await music.getByLabel(/^Ferry/).check();
+  expect((await kept).status()).toBe(200);
+  const [line] = (await (await page.request.get(`${server.url}/api/lines`)).json()) as { id: string }[];
+  const script = await page.request.get(`${server.url}/api/lines/${line?.id}/script`);
+  expect((await script.json()) as object).toMatchObject({ holdMusic: 'ferry' });
+});

@@ -1,0 +1,21 @@
+import { spawnSync } from 'node:child_process';
+import { run } from './setup.mjs';
+
+/** Installs Debian packages; ends this process with `orElse` where there is no Debian. */
+export function installDebian(packages, orElse) {
+  if (spawnSync('apt-get', ['--version']).status !== 0) {
+    console.error(orElse);
+    process.exit(1);
+  }
+  const isRoot = process.getuid?.() === 0;
+  const apt = (...args) => (isRoot ? run('apt-get', args) : run('sudo', ['apt-get', ...args]));
+  apt('update', '-q');
+  apt('install', '-y', '-q', '--no-install-recommends', ...packages);
+}
+
+/** The reference that sound is measured against. */
+export function installSox() {
+  if (spawnSync('sox', ['--version']).status === 0) return;
+  console.log('Installing sox, against which the tests measure sound.');
+  installDebian(['sox'], 'sox is missing. Install it: the tests measure sound against it.');
+}

@@ -1,0 +1,73 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { holdMusic, phoneRateHz, writeWav } from '@locutor/core/audio';
+import { holdMusicIds, holdMusicPieces, usualHoldMusic, type HoldMusicId } from '@locutor/core/line';
+import { Download, Square, Volume2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { api, wordsOf } from '../../api/client';
+import { useSettings, type Settings } from '../../api/resources';
+import { playHoldMusic } from '../../handset/sounds';
+import { tellProblem } from '../../parts/notices';
+import { saveFile } from '../../parts/saveFile';
+import { SmallButton } from '../../parts/SmallButton';
+
+/** The pieces that are played to those who wait or are on hold. */
+export function HoldMusic() {
+  const { data, mutate } = useSettings();
+  const [playing, setPlaying] = useState<HoldMusicId | null>(null);
+  const stop = useRef<(() => void) | null>(null);
+  useEffect(() => () => stop.current?.(), []);
+  const used = data?.holdMusic ?? usualHoldMusic;
+  const listen = (id: HoldMusicId): void => {
+    stop.current?.();
+    stop.current = playing === id ? null : playHoldMusic(id);
+    setPlaying(playing === id ? null : id);
+  };
+  const use = async (id: HoldMusicId): Promise<void> => {
+    try {
+      const body = { revision: data?.revision, holdMusic: id };
+      const changed = api<Settings>('/api/settings', { method: 'PATCH', body });
+      await mutate(changed, { ...(data && { optimisticData: { ...data, holdMusic: id } }), revalidate: false });
+    } catch (error) {
+      tellProblem(wordsOf(error));
+    }
+  };
+  return (
+    <Box as="section" aria-label="Hold music" mt="8" maxW="640px">
+      <Heading as="h2" fontSize="15px" fontWeight="600">
+        Hold music
+      </Heading>
+      <Text fontSize="13px" color="quiet" mb="1">
+        Played while callers wait or are on hold. Composed for Locutor: nobody else has rights in it.
+      </Text>
+      {holdMusicIds.map((id) => {
+        const Icon = playing === id ? Square : Volume2;
+        return (
+          <Flex key={id} gap="3" align="center" py="1" borderTopWidth="1px" borderColor="hairline">
+            <Text asChild flex="1">
+              <label>
+                <input
+                  type="radio"
+                  name="holdMusic"
+                  checked={used === id}
+                  onChange={() => void use(id)}
+                  style={{ marginRight: 8 }}
+                />
+                {holdMusicPieces[id]}
+              </label>
+            </Text>
+            <Button size="xs" variant="outline" bg="sheet" onClick={() => listen(id)}>
+              <Icon size={13} aria-hidden /> {playing === id ? 'Stop' : 'Listen'}
+            </Button>
+            <SmallButton
+              label={`Download ${holdMusicPieces[id]}`}
+              icon={<Download size={14} />}
+              onClick={() =>
+                saveFile(`${id}.wav`, 'audio/wav', writeWav(holdMusic(id, phoneRateHz)) as Uint8Array<ArrayBuffer>)
+              }
+            />
+          </Flex>
+        );
+      })}
+    </Box>
+  );
+}
