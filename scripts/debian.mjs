@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
 import { run } from './setup.mjs';
 
 /** Installs Debian packages; ends this process with `orElse` where there is no Debian. */
@@ -16,6 +17,13 @@ export function installDebian(packages, orElse) {
 /** The reference that sound is measured against. */
 export function installSox() {
   if (spawnSync('sox', ['--version']).status === 0) return;
-  console.log('Installing sox, against which the tests measure sound.');
-  installDebian(['sox'], 'sox is missing. Install it: the tests measure sound against it.');
+  console.log('Installing sox, against which sound is measured.');
+  installDebian(['sox'], 'sox is missing. Install it: sound is measured against it.');
+}
+
+/** The offline recogniser that listens to recordings. Locutor works without it; the tests want it. */
+export function installRecogniser() {
+  if (existsSync('/usr/bin/pocketsphinx_continuous') && existsSync('/usr/share/pocketsphinx/model/en-us/en-us')) return;
+  console.log('Installing pocketsphinx, which listens to recordings.');
+  installDebian(['pocketsphinx', 'pocketsphinx-en-us'], 'pocketsphinx and its English model are missing.');
 }

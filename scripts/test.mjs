@@ -1,10 +1,11 @@
 import { join } from 'node:path';
 import { chromium } from './chromium.mjs';
-import { installSox } from './debian.mjs';
+import { installRecogniser, installSox } from './debian.mjs';
 import { build, install, root, run } from './setup.mjs';
 
 install();
 installSox();
+installRecogniser();
 const env = { CHROMIUM: chromium(), CI: '1' };
 build();
 run('npx', ['--no-install', 'tsc', '-b', 'core', 'server', 'demo', 'e2e', 'web']);

@@ -176,3 +176,21 @@ test('another piece of hold music is chosen, and played to those who wait', asyn
   const script = await page.request.get(`${server.url}/api/lines/${line?.id}/script`);
   expect((await script.json()) as object).toMatchObject({ holdMusic: 'ferry' });
 });
+
+test('a recording says its words, typed or listened to', async ({ page, server }) => {
+  await page.goto(`${server.url}/greetings/sheet:launch`);
+  const says = panel(page).getByLabel(/^What it says, word for word/);
+  await expect(says).toHaveValue(/^Launching runs from the middle of April/);
+  await says.fill('Launching runs in spring.');
+  await says.blur();
+  await expect(page.getByRole('region', { name: 'Recordings of Launch day' })).toContainText(
+    'Launching runs in spring.',
+  );
+  const there = (await (await page.request.get(`${server.url}/api/listening`)).json()) as { isThere: boolean };
+  test.skip(!there.isThere, 'No recogniser is installed on this machine.');
+  await panel(page).getByRole('button', { name: 'Check by listening' }).click();
+  const heardIn = panel(page).getByRole('status', { name: 'What was heard' });
+  await expect(heardIn).toContainText(/Press 1 to ask for a date: (probably )?heard\./, { timeout: 60_000 });
+  await panel(page).getByRole('button', { name: 'Use what was heard as its words' }).click();
+  await expect(says).toHaveValue(/press 1/);
+});

@@ -16,6 +16,7 @@ import { GroupsModule } from './groups/groups.module';
 import { HealthController } from './health/health.controller';
 import { HoursModule } from './hours/hours.module';
 import { LinesModule } from './lines/lines.module';
+import { ListeningModule } from './listening/listening.module';
 import { LiveModule } from './live/live.module';
 import { MessagesModule } from './messages/messages.module';
 import { OutboxModule } from './outbox/outbox.module';
@@ -55,6 +56,7 @@ export class AppModule {
         GreetingsModule,
         MessagesModule,
         TakesModule,
+        ListeningModule,
         DictionaryModule,
         SpeechModule,
         TrialsModule,

@@ -56,6 +56,9 @@ function serveLive(app: NestExpressApplication): void {
   app.get(LiveGateway).listenOn(app.getHttpServer());
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (request.method !== 'GET') response.on('finish', () => line.directoryChanged());
+    if (request.method === 'PUT' && request.path === '/api/dictionary') {
+      response.on('finish', () => line.dictionaryChanged());
+    }
     next();
   });
 }

@@ -19,5 +19,13 @@ export { saidOpening, saidToday, saidWeek } from './saidHours';
 export { phrasesOf, type Phrases } from './phrases';
 export { estimateMs, estimateSentencesMs, expectedMs, timeSentences, totalMs, type SentenceTiming } from './timing';
 export { wordAt, type WordPlace } from './wordAt';
-export { compareHeard, grammarOf, heardOptions, type Grammar, type HeardOption, type Listened } from './listening';
+export {
+  compareHeard,
+  grammarOf,
+  heardOptions,
+  writtenFrom,
+  type Grammar,
+  type HeardOption,
+  type Listened,
+} from './listening';
 export { understand, type Sayable } from './understand';

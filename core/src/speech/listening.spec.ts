@@ -1,4 +1,4 @@
-import { compareHeard, describeHeard, grammarOf, heardOptions, type Listened } from '.';
+import { compareHeard, describeHeard, grammarOf, heardOptions, writtenFrom, type Listened } from '.';
 
 const menu: Listened = {
   options: [
@@ -32,6 +32,11 @@ describe('listening to a menu', () => {
     );
     expect([...heard.values()]).toEqual(['1', '4', '*']);
     expect(heardOptions(['nothing of this'], menu).size).toBe(0);
+  });
+
+  it('writes what was heard as sentences, keys as digits', () => {
+    expect(writtenFrom(['for moorings press one', 'or press star'])).toBe('For moorings press 1. Or press star.');
+    expect(writtenFrom([])).toBe('');
   });
 
   it('tells what is right, wrong and not heard, and where it is in doubt', () => {

@@ -114,3 +114,16 @@ function wordsOf(text: string): readonly string[] {
     .map((word) => word.replace(/^'+|'+$/g, ''))
     .filter((word) => word !== '');
 }
+
+/** What was heard as it would be written: a sentence a line, keys as digits. */
+export function writtenFrom(lines: readonly string[]): string {
+  return lines
+    .map((line) => {
+      const withKeys = line.replace(/\bpress (\w+)/g, (said, word: string) => {
+        const key = keyOfWord.get(word);
+        return key && /\d/.test(key) ? `press ${key}` : said;
+      });
+      return `${withKeys.charAt(0).toUpperCase()}${withKeys.slice(1)}.`;
+    })
+    .join(' ');
+}

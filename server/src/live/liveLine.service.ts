@@ -50,6 +50,8 @@ const takeId = idKind('take');
 const mostOnBoard = 100;
 const directoryReadAfterMs = 80;
 const speakAheadAfterMs = 3000;
+/** What live parts say changes with the clock: it is spoken before callers can hear it. */
+const speakAheadEveryMs = 600_000;
 const shortestTakeMs = 1000;
 
 /**
@@ -67,6 +69,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private isTelling = false;
   private readingSoon: ReturnType<typeof setTimeout> | null = null;
   private speakingSoon: ReturnType<typeof setTimeout> | undefined;
+  private speakingAgain: ReturnType<typeof setInterval> | undefined;
   private aheadMs = 0;
   private readonly takes: string;
   private readonly keeping = new Set<Promise<unknown>>();
@@ -92,6 +95,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.exchange = { ...emptyExchange, staff };
     this.world = (await this.scripts.world()) ?? null;
     this.speakAhead();
+    this.speakingAgain = setInterval(() => this.speakAhead(), speakAheadEveryMs).unref();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
@@ -102,6 +106,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.world = null;
     for (const timer of this.timers.values()) clearTimeout(timer);
     clearTimeout(this.speakingSoon);
+    clearInterval(this.speakingAgain);
     if (this.readingSoon) clearTimeout(this.readingSoon);
     await Promise.all(this.keeping);
     await this.log.write();
@@ -125,13 +130,19 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.aheadMs = reading ? instantOf(reading, zone) - Date.now() : 0;
     const staff = [...this.exchange.staff].map(([id, { presence }]) => [id, { ...newStaff, presence }] as const);
     this.exchange = { ...emptyExchange, staff: new Map(staff) };
+    this.speakAhead(0);
     this.changed();
+  }
+
+  /** Words are said otherwise from now on. */
+  dictionaryChanged(): void {
+    this.heard.forget();
+    this.speakAhead();
   }
 
   /** Something of the directory or on air is other than before. */
   directoryChanged(): void {
     this.scripts.forget();
-    this.heard.forget();
     this.readingSoon ??= setTimeout(() => {
       this.readingSoon = null;
       this.scripts.world().then(
@@ -337,17 +348,19 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   }
 
   /** Has what is on air spoken before anybody calls, so that the first one does not wait for it. */
-  private speakAhead(): void {
+  private speakAhead(afterMs = speakAheadAfterMs): void {
     clearTimeout(this.speakingSoon);
     this.speakingSoon = setTimeout(() => {
       const { world } = this;
       for (const line of world?.lines ?? []) {
         const { attendant } = line;
-        const facts = spokenFacts(world as CallScript, line, this.now());
-        const sentences = attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice, facts));
+        const sentences = [this.now(), this.now() + speakAheadEveryMs].flatMap((atMs) => {
+          const facts = spokenFacts(world as CallScript, line, atMs);
+          return attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice, facts));
+        });
         void this.heard.ready(sentences.map((sentence) => ({ type: 'sentence', sentence })));
       }
-    }, speakAheadAfterMs);
+    }, afterMs);
     this.speakingSoon.unref();
   }
 

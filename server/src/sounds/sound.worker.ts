@@ -23,7 +23,9 @@ import type { BringTask, Brought, DownloadKind, PolishTask, Ready, SoundTask, Wr
 const highestRateHz = 48_000;
 
 /** Everything heavy that is done to sound: reading files, making them good, writing them. */
-export default function work(task: SoundTask): Promise<Result<Brought, SoundFileProblem> | Ready | Uint8Array> {
+export default function work(
+  task: SoundTask,
+): Promise<Result<Brought, SoundFileProblem> | Ready | Uint8Array | readonly Uint8Array[]> {
   switch (task.type) {
     case 'bring':
       return bring(task);
@@ -31,6 +33,8 @@ export default function work(task: SoundTask): Promise<Result<Brought, SoundFile
       return polishAgain(task);
     case 'write':
       return write(task);
+    case 'forListening':
+      return Promise.resolve(forListening(kept(task.source)));
   }
 }
 
@@ -49,6 +53,17 @@ async function polishAgain({ source, recipe, port }: PolishTask): Promise<Ready>
 
 async function write({ source, recipe, as }: WriteTask): Promise<Uint8Array> {
   return writers[as]((await polishNow(kept(source), recipe)).pcm);
+}
+
+/** The recogniser's model was made from sound at this rate. */
+const modelRateHz = 16_000;
+const paces = [1, 0.96, 1.04] as const;
+
+function forListening({ samples, rateHz }: Pcm): readonly Uint8Array[] {
+  // To a multiple of 100 Hz, so that resampling has few phases.
+  return paces.map((pace) =>
+    writeWav(resample({ samples, rateHz: Math.round((rateHz * pace) / 100) * 100 }, modelRateHz)),
+  );
 }
 
 const writers: Readonly<Record<DownloadKind, (pcm: Pcm) => Uint8Array>> = {

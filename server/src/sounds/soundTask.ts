@@ -40,4 +40,9 @@ export interface WriteTask {
   readonly recipe: Recipe;
   readonly as: DownloadKind;
 }
-export type SoundTask = BringTask | PolishTask | WriteTask;
+/** A recording for the recogniser: as it is, a little slower, a little quicker. */
+export interface ForListeningTask {
+  readonly type: 'forListening';
+  readonly source: Uint8Array;
+}
+export type SoundTask = BringTask | PolishTask | WriteTask | ForListeningTask;

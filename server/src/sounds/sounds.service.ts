@@ -45,6 +45,11 @@ export class SoundsService implements OnModuleDestroy {
     return this.run({}, () => ({ type: 'write', source, recipe, as }));
   }
 
+  /** The recording as the recogniser wants it (WAV, 16 kHz), at several paces. */
+  forListening(source: Uint8Array): Promise<readonly Uint8Array[]> {
+    return this.run({}, () => ({ type: 'forListening', source }));
+  }
+
   private async run<Done>({ tell, signal }: Progress, taskOf: (port?: MessagePort) => SoundTask): Promise<Done> {
     if (!tell) return (await this.workers.run(taskOf(), { signal: signal ?? null })) as Done;
     const { port1, port2 } = new MessageChannel();

@@ -1,12 +1,13 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { polishStageWords } from '@locutor/core/audio';
 import type { TakeSays, TakeUse } from '@locutor/core/line';
-import { describeOutOfStep, outOfStep } from '@locutor/core/speech';
+import { describeOutOfStep, outOfStep, type Listened } from '@locutor/core/speech';
 import { FileUp, Mic } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../api/client';
 import { tellDone, tellProblem } from '../parts/notices';
+import { ListenCheck } from './ListenCheck';
 import { Recorder } from './Recorder';
 import { TakeEditor } from './TakeEditor';
 import { TakeList } from './TakeList';
@@ -20,12 +21,14 @@ interface Props {
   /** What is to be said now: as text to read, and to know later whether a recording still says it. */
   readonly text: string;
   readonly says: TakeSays;
+  /** What it may say, for listening to it; null for a language that cannot be listened to. */
+  readonly expected: Listened | null;
   readonly use: TakeUse | null;
   readonly onUse: (use: TakeUse | null) => void;
 }
 
 /** The recordings of something that is spoken: made here or brought, made good, and told when they are out of step. */
-export function TakePanel({ place, name, text, says, use, onUse }: Props) {
+export function TakePanel({ place, name, text, says, expected, use, onUse }: Props) {
   const all = useTakes();
   const { mutate } = useSWRConfig();
   const takes = all.filter((take) => take.place === place || take.id === use?.takeId);
@@ -126,6 +129,7 @@ export function TakePanel({ place, name, text, says, use, onUse }: Props) {
         </Text>
       )}
       {used && <TakeEditor key={used.id} take={used} />}
+      {used && <ListenCheck key={`heard ${used.id}`} take={used} expected={expected} />}
       <TakeList takes={takes} usedId={use?.takeId ?? null} onUse={onUse} />
     </Box>
   );

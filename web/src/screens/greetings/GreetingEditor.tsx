@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, IconButton, Input, Text } from '@chakra-ui/react';
 import { longestName } from '@locutor/core/directory';
+import { languageOf } from '@locutor/core/line';
 import {
   adviceOnLength,
   adviceOnWords,
@@ -107,6 +108,9 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
               .map(({ text }) => text)
               .join(' ')}
             says={saysOfWords(row.words, row.voice, facts)}
+            expected={
+              languageOf(row.voice) === 'en' ? { options: [], sentences: sentences.map(({ text }) => text) } : null
+            }
             use={row.take}
             onUse={(take) => change({ take })}
           />
