@@ -46,7 +46,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
             .or(page.getByRole('heading', { level: 1 }))
             .first(),
         ).toBeVisible();
-        const { violations } = await new AxeBuilder({ page }).analyze();
+        const axe = new AxeBuilder({ page });
+        // The dark one is the same page in other colours.
+        if (colorScheme === 'dark') axe.withRules('color-contrast');
+        const { violations } = await axe.analyze();
         expect(
           violations.map(({ id, nodes }) => `${path}: ${id}: ${nodes.map((node) => node.html).join(' ')}`),
         ).toEqual([]);

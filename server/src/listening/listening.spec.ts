@@ -1,8 +1,6 @@
 import { joinPcm, readWav, writeWav, type Pcm } from '@locutor/core/audio';
-import { readFileSync } from 'node:fs';
 import request from 'supertest';
-import { AudioStore } from '../audio/audioStore';
-import type { AudioId } from '../audio/audioId';
+import { outFolder, runFlite } from '../speech/flite';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -13,21 +11,20 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-/** Has sentences spoken and brings them as a recording. */
+/** Has sentences spoken as at a microphone, not as on the telephone, and brings them as a recording. */
 async function recorded(texts: readonly string[]): Promise<string> {
-  const { body } = await server.ask('post', '/api/speech', { voice: 'slt', texts });
-  const audio = server.app.get(AudioStore);
-  const gap: Pcm = { samples: new Float32Array(4000), rateHz: 8000 };
-  const pieces = (body as { audioId: AudioId }[]).flatMap(({ audioId }) => {
-    const wav = readWav(new Uint8Array(readFileSync(audio.pathOf(audioId))));
+  const pieces: Pcm[] = [];
+  for (const text of texts) {
+    const run = await runFlite('-voice', 'slt', '-t', text, '-o', `${outFolder}/spoken.wav`);
+    const wav = readWav(run.file('spoken.wav') ?? new Uint8Array());
     if (!wav.ok) throw new Error('not spoken');
-    return [wav.value, gap];
-  });
+    pieces.push(wav.value, { samples: new Float32Array(wav.value.rateHz / 2), rateHz: wav.value.rateHz });
+  }
   const sent = await request(server.app.getHttpServer())
     .post('/api/takes')
     .set('Host', '127.0.0.1')
     .field({ place: 'greeting:menu', source: 'file' })
-    .attach('audio', Buffer.from(writeWav(joinPcm([gap, ...pieces], 8000))), 'menu.wav');
+    .attach('audio', Buffer.from(writeWav(joinPcm(pieces, pieces[0]?.rateHz ?? 0))), 'menu.wav');
   return (sent.body as { id: string }).id;
 }
 
@@ -58,7 +55,7 @@ describe('listening to a recording', () => {
     }
     expect(body.options).toMatchObject([
       { type: 'right', key: '1' },
-      { type: 'wrongKey', key: '3', label: 'the parts counter' },
+      { type: 'wrongKey', key: '3', heard: '4', label: 'the parts counter' },
       { type: 'right', key: '5' },
     ]);
     expect(body.lines.join(' ')).toContain('larkspur cove boatyard');

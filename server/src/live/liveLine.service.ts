@@ -69,6 +69,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private isTelling = false;
   private readingSoon: ReturnType<typeof setTimeout> | null = null;
   private speakingSoon: ReturnType<typeof setTimeout> | undefined;
+  private speakingTurn = 0;
   private speakingAgain: ReturnType<typeof setInterval> | undefined;
   private aheadMs = 0;
   private readonly takes: string;
@@ -107,6 +108,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     for (const timer of this.timers.values()) clearTimeout(timer);
     clearTimeout(this.speakingSoon);
     clearInterval(this.speakingAgain);
+    this.speakingTurn += 1;
     if (this.readingSoon) clearTimeout(this.readingSoon);
     await Promise.all(this.keeping);
     await this.log.write();
@@ -350,18 +352,26 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   /** Has what is on air spoken before anybody calls, so that the first one does not wait for it. */
   private speakAhead(afterMs = speakAheadAfterMs): void {
     clearTimeout(this.speakingSoon);
-    this.speakingSoon = setTimeout(() => {
-      const { world } = this;
-      for (const line of world?.lines ?? []) {
-        const { attendant } = line;
-        const sentences = [this.now(), this.now() + speakAheadEveryMs].flatMap((atMs) => {
-          const facts = spokenFacts(world as CallScript, line, atMs);
-          return attendant.sheets.flatMap((sheet) => sheetSentences(sheet, attendant.voice, facts));
-        });
-        void this.heard.ready(sentences.map((sentence) => ({ type: 'sentence', sentence })));
-      }
-    }, afterMs);
+    this.speakingSoon = setTimeout(() => void this.speakNow(), afterMs);
     this.speakingSoon.unref();
+  }
+
+  /** One sentence after the other: what a caller is to hear meanwhile waits for one at most. */
+  private async speakNow(): Promise<void> {
+    const turn = (this.speakingTurn += 1);
+    const { world } = this;
+    for (const line of world?.lines ?? []) {
+      const { attendant } = line;
+      for (const atMs of [this.now(), this.now() + speakAheadEveryMs]) {
+        const facts = spokenFacts(world as CallScript, line, atMs);
+        for (const sheet of attendant.sheets) {
+          for (const sentence of sheetSentences(sheet, attendant.voice, facts)) {
+            if (turn !== this.speakingTurn) return;
+            await this.heard.ready([{ type: 'sentence', sentence }]);
+          }
+        }
+      }
+    }
   }
 
   /** Tells whoever watches, once for all that happens in the same moment. */
