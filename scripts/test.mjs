@@ -11,5 +11,6 @@ build();
 run('npx', ['--no-install', 'tsc', '-b', 'core', 'server', 'demo', 'e2e', 'web']);
 run('npx', ['--no-install', 'eslint', '.']);
 run('npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']);
-run('npx', ['--no-install', 'jest']);
+// Two at a time: by itself Jest leaves one of two processors to nobody.
+run('npx', ['--no-install', 'jest', '--maxWorkers=2']);
 run('npx', ['--no-install', 'playwright', 'test', '--config', join(root, 'e2e', 'playwright.config.ts')], env);

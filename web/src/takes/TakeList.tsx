@@ -68,7 +68,7 @@ export function TakeList({ takes, usedId, onUse }: Props) {
               </Text>
               <SoundPlayer audioId={take.audioId} lengthMs={take.lengthMs} label={`the recording of ${when}`} />
               {isUsed ? (
-                <Text fontSize="12.5px" w="26px" title="In use" aria-label="In use">
+                <Text fontSize="12.5px" w="26px" role="img" title="In use" aria-label="In use">
                   <Check size={15} />
                 </Text>
               ) : (
