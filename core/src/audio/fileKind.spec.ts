@@ -43,6 +43,14 @@ describe('what a file is', () => {
     expect(lookAtFile(codes, 'hello')).toEqual({ type: 'other' });
   });
 
+  it.each(['BM\x7e', 'MZ\x7f', '\xff\xfe\x78\x7e', '\xff\xf1\x50\x80', '%PDF'])(
+    'is bare telephone sound by its name even where it happens to begin like something else: %j',
+    (text) => {
+      expect(lookAtFile(latin(text), 'hello.ulaw')).toEqual({ type: 'bareG711', law: 'mu' });
+      expect(lookAtFile(wav, 'hello.ulaw')).toEqual({ type: 'sound', kind: 'wav' });
+    },
+  );
+
   it('never makes anything throw, whatever its bytes', () => {
     const kinds = ['wav', 'au', 'aiff', 'mp3', 'aac', 'm4a', 'ogg', 'flac'] as const;
     const heads = ['RIFF....WAVEfmt ', '.snd', 'FORM....AIFF', '\xff\xfb', '\0\0\0\x08ftyp', 'OggS', 'fLaC', ''];
@@ -69,6 +77,24 @@ describe('whether a file is whole', () => {
       expect(read(file, { wholeOnly: true }).ok).toBe(true);
       expect(read(file.subarray(0, 200), { wholeOnly: true })).toMatchObject({ problems: [{ type: 'cutOff' }] });
       expect(read(file.subarray(0, 200), { wholeOnly: false }).ok).toBe(true);
+    }
+  });
+
+  it('has no sound where its chunk of sound is empty, whatever chunks follow', () => {
+    const empty = writeWav({ samples: new Float32Array(0), rateHz: 8000 });
+    const file = Uint8Array.from([...empty, ...latin('LIST\x08\0\0\0INFOabcd')]);
+    for (const wholeOnly of [true, false]) {
+      expect(readWavSound(file, { wholeOnly })).toMatchObject({ problems: [{ type: 'noSound' }] });
+    }
+  });
+
+  it('is read to its end where a stream did not know its length, also as RF64', () => {
+    for (const head of ['RIFF', 'RF64']) {
+      const streamed = wav.slice();
+      streamed.set(latin(head));
+      new DataView(streamed.buffer).setUint32(40, 0xffff_ffff, true);
+      const sound = readWavSound(streamed, { wholeOnly: true });
+      expect(sound.ok && sound.value.channels[0]).toHaveLength(400);
     }
   });
 

@@ -23,15 +23,18 @@ export type FileLook =
   | { readonly type: 'bareG711'; readonly law: 'mu' | 'a' | null }
   | { readonly type: 'other'; readonly looksLike?: string };
 
-/** What a file is by its first bytes; its name counts only where there is nothing to recognise. */
+/**
+ * What a file is by its first bytes. Its name counts only for bare G.711, whose bytes can be anything, even what an
+ * MPEG frame or a file of another kind begins with.
+ */
 export function lookAtFile(file: Uint8Array, name: string): FileLook {
   const kind = soundKindOf(file);
+  const law = bareG711[/\.([^.]+)$/.exec(name.toLowerCase())?.[1] ?? ''];
+  const isBare = law !== undefined && (kind === undefined || ((kind === 'mp3' || kind === 'aac') && !id3Length(file)));
+  if (isBare) return { type: 'bareG711', law };
   if (kind) return { type: 'sound', kind };
   const looksLike = otherKinds.find(({ starts }) => starts.some((text) => startsWith(file, text)))?.is;
-  if (looksLike) return { type: 'other', looksLike };
-  const end = /\.([^.]+)$/.exec(name.toLowerCase())?.[1] ?? '';
-  const law = bareG711[end];
-  return law === undefined ? { type: 'other' } : { type: 'bareG711', law };
+  return { type: 'other', ...(looksLike && { looksLike }) };
 }
 
 function soundKindOf(file: Uint8Array): SoundFileKind | undefined {

@@ -8,7 +8,7 @@ import type { SoundFileProblem } from './soundFileProblem';
 /** Format tags of the RIFF WAVE `fmt ` chunk. */
 const formatTag = { pcm: 1, float: 3, aLaw: 6, muLaw: 7, extensible: 0xfffe } as const;
 /** Lengths that programs write which do not know how much will follow. */
-const unknownLengths: readonly number[] = [0, 0xffff_ffff, 0x7fff_ffff, 0x7fff_f000];
+const unknownLengths: readonly number[] = [0xffff_ffff, 0x7fff_ffff, 0x7fff_f000];
 const headBytes = 44;
 
 /** A WAV file of 16-bit PCM, one channel. */
@@ -59,7 +59,8 @@ export function readWav(file: Uint8Array): Result<Pcm, SoundFileProblem> {
  * passed over. `wholeOnly` refuses a file that is shorter than it says.
  */
 export function readWavSound(file: Uint8Array, { wholeOnly }: { wholeOnly: boolean }): Result<Sound, SoundFileProblem> {
-  if (file.length < 12 || textAt(file, 0) !== 'RIFF' || textAt(file, 8) !== 'WAVE') return wrong({ type: 'notAudio' });
+  const isRiff = file.length >= 12 && ['RIFF', 'RF64'].includes(textAt(file, 0)) && textAt(file, 8) === 'WAVE';
+  if (!isRiff) return wrong({ type: 'notAudio' });
   const view = new DataView(file.buffer, file.byteOffset, file.byteLength);
   const format = findChunk(file, view, 'fmt ');
   const data = findChunk(file, view, 'data');

@@ -36,9 +36,13 @@ export function TakeList({ takes, usedId, onUse }: Props) {
     }
   };
   const bringBack = async (take: KeptTake): Promise<void> => {
-    await api(`${takesPath}/${take.id}/restore`, { method: 'POST' });
-    await mutate(takesPath);
-    if (take.id === usedId) onUse({ takeId: take.id, byVoice: false });
+    try {
+      await api(`${takesPath}/${take.id}/restore`, { method: 'POST' });
+      await mutate(takesPath);
+      if (take.id === usedId) onUse({ takeId: take.id, byVoice: false });
+    } catch (error) {
+      tellProblem(wordsOf(error));
+    }
   };
   return (
     <Box mt="4">

@@ -138,7 +138,7 @@ export function TakePanel({ place, name, text, says, expected, use, onUse }: Pro
 type State =
   | { readonly type: 'idle' }
   | { readonly type: 'working'; readonly says: string }
-  | { readonly type: 'law'; readonly fileName: string }
+  | { readonly type: 'law'; readonly says: string }
   | { readonly type: 'refused'; readonly says: readonly string[] };
 
 interface Of {
@@ -181,7 +181,7 @@ function useBringing(of: Of, onTake: (take: KeptTake) => Promise<void>) {
     } catch (error) {
       if (error instanceof TakeProblem && error.asksLaw) {
         setAsked(file);
-        setState({ type: 'law', fileName: file.name });
+        setState({ type: 'law', says: error.detail });
       }
       throw error;
     }
@@ -220,10 +220,7 @@ function BringingState({ state, onCancel, onLaw }: StateProps) {
     case 'law':
       return (
         <Box role="alert" mt="3" fontSize="13px">
-          <Text>
-            “{state.fileName}” is bare telephone sound and does not say in which law. In North America and Japan it is
-            mu-law, elsewhere A-law.
-          </Text>
+          <Text>{state.says}</Text>
           <Flex mt="2" gap="2">
             <Button size="xs" colorPalette="petrol" onClick={() => onLaw('mu')}>
               It is mu-law
