@@ -100,6 +100,8 @@ export function replacedInPath(path: Path, from: ReferredId, to: ReferredId): Pa
 /** Ids are told apart by their kind, so exchanging the text wherever a value is exactly that id is exact. */
 function replaced<Value>(value: Value, from: ReferredId, to: ReferredId): Value {
   if (value === (from as unknown)) return to as Value;
+  // Live parts name it at the end of their braces.
+  if (typeof value === 'string') return value.replaceAll(` ${from}}`, ` ${to}}`) as Value;
   if (Array.isArray(value)) return value.map((each: unknown) => replaced(each, from, to)) as Value;
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, replaced(each, from, to)])) as Value;
