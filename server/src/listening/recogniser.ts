@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { Grammar } from '@locutor/core/speech';
-import { Piscina } from 'piscina';
+import { Workers } from '../workers';
 
 const run = promisify(execFile);
 /** Where Debian's packages `pocketsphinx` and `pocketsphinx-en-us` put things. */
@@ -18,19 +18,17 @@ const longestMs = 120_000;
 @Injectable()
 export class Recogniser implements OnModuleDestroy {
   private readonly program = programs.find((path) => existsSync(path) && existsSync(join(model, 'en-us')));
-  private readonly phones = new Piscina<readonly string[], readonly (readonly [string, string])[]>({
-    filename: require.resolve('@locutor/server/listening/phones.worker'),
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 30_000,
-  });
+  private readonly phones = new Workers<readonly string[], readonly (readonly [string, string])[]>(
+    require.resolve('@locutor/server/listening/phones.worker'),
+    { idleMs: 30_000 },
+  );
 
   get isThere(): boolean {
     return this.program !== undefined;
   }
 
   async onModuleDestroy(): Promise<void> {
-    await this.phones.destroy();
+    await this.phones.end();
   }
 
   /** What is heard in each of several sounds (WAV, 16 bits, 16 kHz), a line of plain words an utterance. */

@@ -2,7 +2,7 @@ import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { G711Law, PolishStage, Recipe, SoundFileProblem } from '@locutor/core/audio';
 import type { Result } from '@locutor/core/result';
-import { Piscina } from 'piscina';
+import { Workers } from '../workers';
 import type { Brought, DownloadKind, Ready, SoundTask } from './soundTask';
 
 /** How a caller of long work hears of it and ends it. */
@@ -14,15 +14,10 @@ export interface Progress {
 /** Reads, polishes and writes sound in a worker thread, one piece of work at a time: sound takes much memory. */
 @Injectable()
 export class SoundsService implements OnModuleDestroy {
-  private readonly workers = new Piscina<SoundTask, unknown>({
-    filename: require.resolve('@locutor/server/sounds/sound.worker'),
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 60_000,
-  });
+  private readonly workers = new Workers<SoundTask, unknown>(require.resolve('@locutor/server/sounds/sound.worker'));
 
   async onModuleDestroy(): Promise<void> {
-    await this.workers.destroy();
+    await this.workers.end();
   }
 
   /** Reads a file and makes it good. @throws AbortError when it is given up. */
@@ -51,11 +46,11 @@ export class SoundsService implements OnModuleDestroy {
   }
 
   private async run<Done>({ tell, signal }: Progress, taskOf: (port?: MessagePort) => SoundTask): Promise<Done> {
-    if (!tell) return (await this.workers.run(taskOf(), { signal: signal ?? null })) as Done;
+    if (!tell) return (await this.workers.run(taskOf(), { signal })) as Done;
     const { port1, port2 } = new MessageChannel();
     port1.on('message', tell);
     try {
-      return (await this.workers.run(taskOf(port2), { signal: signal ?? null, transferList: [port2] })) as Done;
+      return (await this.workers.run(taskOf(port2), { signal, transfer: [port2] })) as Done;
     } finally {
       port1.close();
     }

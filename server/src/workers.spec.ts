@@ -1,0 +1,45 @@
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Workers } from './workers';
+
+const folder = mkdtempSync(join(tmpdir(), 'locutor-workers-'));
+const loadedMark = join(folder, 'loaded');
+const file = join(folder, 'double.worker.js');
+
+beforeAll(() => {
+  writeFileSync(
+    file,
+    `const until = Date.now() + 400;
+     while (Date.now() < until);
+     require('node:fs').writeFileSync(${JSON.stringify(loadedMark)}, 'yes');
+     module.exports = (task) => (task === 'never' ? new Promise(() => {}) : task * 2);`,
+  );
+});
+
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+describe('worker threads', () => {
+  it('are not ended while they load, and the task that waited is told', async () => {
+    const workers = new Workers<number, number>(file);
+    const waiting = workers.run(2).catch((error: unknown) => error);
+    await workers.end();
+    expect(existsSync(loadedMark)).toBe(true);
+    expect([4, expect.any(Error)]).toContainEqual(await waiting);
+  });
+
+  it('do one task after another, and give up what is given up', async () => {
+    const workers = new Workers<number | string, number>(file);
+    expect(await Promise.all([workers.run(1), workers.run(21)])).toEqual([2, 42]);
+    const stop = new AbortController();
+    const never = workers.run('never', { signal: stop.signal });
+    stop.abort();
+    await expect(never).rejects.toThrow(/abort/i);
+    expect(await workers.run(4)).toBe(8);
+    await workers.end();
+  });
+
+  it('end at once when none was ever needed', async () => {
+    await new Workers<number, number>(file).end();
+  });
+});

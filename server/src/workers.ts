@@ -1,0 +1,44 @@
+import { once } from 'node:events';
+import { Piscina } from 'piscina';
+
+interface Options {
+  readonly maxThreads?: number;
+  readonly idleMs?: number;
+}
+
+/**
+ * Worker threads that all run one file. They start with the first task and end when idle.
+ *
+ * A thread is never ended while it still loads its file: Node 20 aborts the whole process when a thread is ended in the
+ * middle of requiring an ES module.
+ */
+export class Workers<Task, Done> {
+  private readonly pool: Piscina<Task, Done>;
+  private readonly ready = new Set<unknown>();
+
+  /** @param filename the worker's file, compiled */
+  constructor(filename: string, { maxThreads = 1, idleMs = 60_000 }: Options = {}) {
+    // Threads that a pool starts with are taken for ready before they are: hence none.
+    this.pool = new Piscina<Task, Done>({ filename, minThreads: 0, maxThreads, idleTimeout: idleMs });
+    this.pool.on('workerCreate', (thread) => this.ready.add(thread));
+    this.pool.on('workerDestroy', (thread) => this.ready.delete(thread));
+  }
+
+  /** @throws AbortError when the signal gives the task up. */
+  run(
+    task: Task,
+    { signal = null, transfer = [] }: { signal?: AbortSignal | null; transfer?: Transfer } = {},
+  ): Promise<Done> {
+    return this.pool.run(task, { signal, transferList: [...transfer] });
+  }
+
+  /** Ends all threads, and with them what they are doing. */
+  async end(): Promise<void> {
+    while (this.ready.size < this.pool.threads.length) {
+      await Promise.race(['workerCreate', 'workerDestroy'].map((event) => once(this.pool, event)));
+    }
+    await this.pool.destroy();
+  }
+}
+
+type Transfer = NonNullable<NonNullable<Parameters<Piscina['run']>[1]>['transferList']>;
