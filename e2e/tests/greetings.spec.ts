@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { readWav } from '@locutor/core/audio';
 import type { Page } from '@playwright/test';
 import { callAt, expect, heard, saved, test } from '../support/test';
+import { deskOf } from '../support/phones';
 import { root } from '../support/places';
 
 const sounds = join(root, 'server', 'src', 'testing', 'sounds');
@@ -66,6 +67,33 @@ test('a greeting is recorded at the computer, made good, and heard in place of t
   await expect(panel(page).getByRole('img', { name: 'As callers hear it' }).locator('path')).toBeVisible();
   await words(page).fill('The regatta is over.');
   await expect(panel(page)).toContainText('Its words were changed since it was recorded.');
+});
+
+test('a greeting is recorded with a desk phone, heard there, and used', async ({ context, page, server }) => {
+  const noor = await deskOf(context, server.url, 'Noor Haldane');
+  await newGreeting(page, server.url);
+  await words(page).fill('The regatta is on.');
+  await panel(page).getByRole('button', { name: 'Record by phone' }).click();
+  const recorder = page.getByRole('region', { name: 'Record by phone' });
+  await recorder.getByLabel('Whose desk phone is rung').selectOption({ label: 'Noor Haldane, 212' });
+  await recorder.getByRole('button', { name: 'Ring it' }).click();
+  await expect(recorder.getByRole('status')).toHaveText('Noor’s phone is ringing …');
+  await expect(noor.getByText('The regatta is on.')).toBeVisible();
+  await noor.getByRole('button', { name: 'Decline' }).click();
+  await expect(recorder.getByRole('alert')).toContainText('Nobody answered that phone.');
+  await recorder.getByRole('button', { name: 'Ring it' }).click();
+  await noor.getByRole('button', { name: 'Answer' }).click();
+  await noor.getByRole('button', { name: 'Speak with your voice' }).click();
+  await expect(noor.getByText('Recording: speak now, then press #.')).toBeVisible({ timeout: 20_000 });
+  await expect(recorder.getByRole('status')).toHaveText('Recording. # ends it.');
+  await page.waitForTimeout(2000);
+  const press = (name: string) => noor.getByRole('button', { name: `Press ${name}`, exact: true }).click();
+  await press('pound');
+  await expect(noor.getByText('1 keeps it, 2 plays it, 3 records again.')).toBeVisible({ timeout: 15_000 });
+  await press('2');
+  await press('1');
+  await expect(panel(page)).toContainText('Callers hear this recording.');
+  await expect(recorder).toBeHidden();
 });
 
 test('a microphone that is refused is said in plain words', async ({ browser, server }) => {

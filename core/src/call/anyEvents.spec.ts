@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { anyScript } from '../testing/anyScript';
 import { openMoment } from '../testing/boatyard';
-import { keys } from '../line';
-import type { CallEvent } from './event';
+import { keys, takeId } from '../line';
+import type { CallEvent, DirectTo } from './event';
 import { idleCall, type CallState } from './state';
 import { step } from './step';
 import type { CallEffect } from './effect';
@@ -26,10 +26,21 @@ const anyEvent: fc.Arbitrary<CallEvent> = fc
   )
   .map(([event, afterMs]) => ({ ...event, atMs: openMoment + afterMs }) as CallEvent);
 
-const events = fc.array(anyEvent, { maxLength: 25 }).map((list): readonly CallEvent[] => {
-  const inTime = [...list].sort((one, other) => one.atMs - other.atMs);
-  return [{ type: 'dialled', atMs: openMoment, callerNumber: '+12075550178' }, ...inTime];
-});
+const spoken = { takeId: takeId.create('spoken'), audioId: 'spoken', lengthMs: 2000 };
+const finished = fc
+  .record({ recordingId: fc.integer({ min: 0, max: 12 }), take: fc.constantFrom(null, spoken) })
+  .map((event): CallEvent => ({ ...event, type: 'takeFinished', atMs: openMoment + 50_000 }));
+const recorder: DirectTo = { type: 'recorder', of: { name: 'Storm', words: 'We are closed.' } };
+
+const events = fc
+  .tuple(fc.array(fc.oneof({ arbitrary: anyEvent, weight: 6 }, finished), { maxLength: 25 }), fc.boolean())
+  .map(([list, isOwn]): readonly CallEvent[] => {
+    const inTime = [...list].sort((one, other) => one.atMs - other.atMs);
+    return [
+      { type: 'dialled', atMs: openMoment, callerNumber: '+12075550178', ...(isOwn && { to: recorder }) },
+      ...inTime,
+    ];
+  });
 
 function run(script: Parameters<typeof step>[0], list: readonly CallEvent[]) {
   const effects: CallEffect[] = [];
@@ -44,6 +55,9 @@ function run(script: Parameters<typeof step>[0], list: readonly CallEvent[]) {
   return { effects, states, state };
 }
 
+const starts = new Set(['startRecording', 'startCallRecording', 'startTake']);
+const stops = new Set(['stopRecording', 'stopCallRecording', 'stopTake', 'finishTake']);
+
 /** What was begun and neither stopped nor reported over. */
 function going(effects: readonly CallEffect[], list: readonly CallEvent[]): readonly number[] {
   const ids = new Set<number>();
@@ -51,11 +65,11 @@ function going(effects: readonly CallEffect[], list: readonly CallEvent[]): read
     if (effect.type === 'play') ids.add(effect.playId);
     if (effect.type === 'ring') ids.add(effect.ringId);
     if (effect.type === 'startTimer') ids.add(effect.timerId);
-    if (effect.type === 'startRecording' || effect.type === 'startCallRecording') ids.add(effect.recordingId);
+    if (starts.has(effect.type) && 'recordingId' in effect) ids.add(effect.recordingId);
     if (effect.type === 'stopPlaying') ids.delete(effect.playId);
     if (effect.type === 'stopRinging') ids.delete(effect.ringId);
     if (effect.type === 'stopTimer') ids.delete(effect.timerId);
-    if (effect.type === 'stopRecording' || effect.type === 'stopCallRecording') ids.delete(effect.recordingId);
+    if (stops.has(effect.type) && 'recordingId' in effect) ids.delete(effect.recordingId);
   }
   for (const event of list) {
     if (event.type === 'playEnded') ids.delete(event.playId);
@@ -97,7 +111,7 @@ describe('a call that hears anything in any order', () => {
           if (effect.type === 'play') return [effect.playId];
           if (effect.type === 'ring') return [effect.ringId];
           if (effect.type === 'startTimer') return [effect.timerId];
-          return effect.type === 'startRecording' || effect.type === 'startCallRecording' ? [effect.recordingId] : [];
+          return starts.has(effect.type) && 'recordingId' in effect ? [effect.recordingId] : [];
         });
         expect(new Set(given).size).toBe(given.length);
       }),

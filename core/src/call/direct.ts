@@ -5,14 +5,22 @@ import { endCall } from './end';
 import type { DirectTo, TransferTo } from './event';
 import { planOfDialled } from './group';
 import { whyNotPerson } from './ringing';
+import { askToSpeak } from './recorder';
 import { note, type Run } from './run';
 import type { Next, RingPlan, Target } from './state';
 
 /** What a call past the attendant does first; undefined when it waits for something already. */
 export function goDirectly(run: Run, to: DirectTo): Next | undefined {
-  if (to.type !== 'box') return reach(run, to, { type: 'end', reason: 'pathRanOut' });
-  askPin(run, to.boxId, 0);
-  return undefined;
+  switch (to.type) {
+    case 'box':
+      askPin(run, to.boxId, 0);
+      return undefined;
+    case 'recorder':
+      askToSpeak(run, to.of);
+      return undefined;
+    default:
+      return reach(run, to, { type: 'end', reason: 'pathRanOut' });
+  }
 }
 
 /** The caller of a connected call is sent to somebody else; nobody answering there brings them back. */

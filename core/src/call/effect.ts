@@ -1,5 +1,5 @@
 import type { BoxId, E164, GroupId, PersonId, QueueId, Tell } from '../directory';
-import type { HoldMusicId } from '../line';
+import type { HoldMusicId, TakeId } from '../line';
 import type { Sentence } from '../speech';
 import type { OutsideTarget } from './state';
 import type { TranscriptEntry } from './transcript';
@@ -81,6 +81,14 @@ export type StopRecording = {
   /** Who is told of the message. */
   readonly tell: readonly Tell[];
 };
+/** Record what somebody of the staff speaks into the phone on their desk. */
+export type StartTake = { readonly type: 'startTake'; readonly recordingId: number };
+/** Stop, and make it good; answered with `takeFinished`. */
+export type FinishTake = { readonly type: 'finishTake'; readonly recordingId: number };
+/** Stop, and throw it away. */
+export type StopTake = { readonly type: 'stopTake'; readonly recordingId: number };
+/** They said what becomes of a finished one. */
+export type SettleTake = { readonly type: 'settleTake'; readonly takeId: TakeId; readonly keep: boolean };
 /** Record both sides of the call from here on. */
 export type StartCallRecording = { readonly type: 'startCallRecording'; readonly recordingId: number };
 export type StopCallRecording = { readonly type: 'stopCallRecording'; readonly recordingId: number };
@@ -108,6 +116,10 @@ export type CallEffect =
   | HandOver
   | StartRecording
   | StopRecording
+  | StartTake
+  | FinishTake
+  | StopTake
+  | SettleTake
   | StartCallRecording
   | StopCallRecording
   | Note

@@ -1,6 +1,7 @@
 import { unreachable } from '../result';
 import { stopMessage } from './message';
 import { stopWaiting } from './queue';
+import { stopRecorder } from './recorder';
 import { note, setPhase, stopPlaying, stopTimer, type Run } from './run';
 import type { EndReason } from './transcript';
 
@@ -57,6 +58,12 @@ function stopWhatGoesOn(run: Run): void {
       return stopWaiting(run, phase, 'hungUp');
     case 'recording':
       return stopMessage(run, phase);
+    case 'takeSpeaking':
+    case 'takeRecording':
+    case 'takeAsking':
+    case 'takeWaiting':
+      return stopRecorder(run, phase);
+    case 'takeFinishing':
     case 'idle':
     case 'pinChecking':
     case 'connected':

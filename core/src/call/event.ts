@@ -1,5 +1,5 @@
 import type { BoxId, GroupId, PersonId, QueueId } from '../directory';
-import type { GreetingId, Key } from '../line';
+import type { GreetingId, Key, TakeId } from '../line';
 import type { RungPhone } from './effect';
 import type { NotAnswered } from './transcript';
 
@@ -13,9 +13,19 @@ export type DirectTo =
   | { readonly type: 'person'; readonly personId: PersonId }
   | { readonly type: 'group'; readonly groupId: GroupId }
   | { readonly type: 'queue'; readonly queueId: QueueId }
-  | { readonly type: 'box'; readonly boxId: BoxId };
+  | { readonly type: 'box'; readonly boxId: BoxId }
+  /** Somebody of the staff speaks a greeting, which is recorded. */
+  | { readonly type: 'recorder'; readonly of: PhoneTake };
 /** To whom a call can be transferred. */
-export type TransferTo = Exclude<DirectTo, { readonly type: 'box' }>;
+export type TransferTo = Exclude<DirectTo, { readonly type: 'box' | 'recorder' }>;
+
+/** What is to be spoken into a desk phone. */
+export interface PhoneTake {
+  /** Of what it is a recording. */
+  readonly name: string;
+  /** What is to be said, as text to read. */
+  readonly words: string;
+}
 
 /** A caller has rung the line and it answers. Always the first event, and only that. */
 export type Dialled = Timed & {
@@ -79,6 +89,18 @@ export type PinChecked = Timed & {
   readonly type: 'pinChecked';
   readonly messages: readonly MessageToHear[] | null;
 };
+/** What was recorded with a desk phone and made good, as callers would hear it. */
+export interface FinishedTake {
+  readonly takeId: TakeId;
+  readonly audioId: string;
+  readonly lengthMs: number;
+}
+/** A recording with a desk phone is ready; null when nothing was heard on it. */
+export type TakeFinished = Timed & {
+  readonly type: 'takeFinished';
+  readonly recordingId: number;
+  readonly take: FinishedTake | null;
+};
 /** A key on the phone that was rung, before the two are connected. */
 export type StaffPressed = Timed & { readonly type: 'staffPressed'; readonly key: Key };
 /** The one the caller talks to, or who was asked to accept the call, put the phone down. */
@@ -102,6 +124,7 @@ export type CallEvent =
   | StaffHeld
   | StaffTransferred
   | PinChecked
+  | TakeFinished
   | StaffPressed
   | StaffHungUp
   | CallerHungUp;

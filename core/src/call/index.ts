@@ -1,5 +1,5 @@
 export { spokenFacts, type CallScript, type LineScript } from './script';
-export type { CallEvent, DirectTo, MessageToHear, TransferTo } from './event';
+export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, TransferTo } from './event';
 export type {
   AskToAccept,
   CallEffect,

@@ -8,6 +8,10 @@ export const callLimits = {
   shortestMessageMs: 1000,
   /** How many menus "back" can go back through. */
   mostMenusBack: 50,
+  /** How long a greeting spoken into a desk phone can be. */
+  longestTakeMs: 300_000,
+  /** How long they have to say what becomes of it. */
+  settleTakeWithinMs: 8000,
   /** How long the one who answers an outside phone has to press 1. */
   acceptWithinMs: 15_000,
   /** How long a caller who is asked for a name or an extension has to begin. */

@@ -10,6 +10,7 @@ export const outcomes = [
   'hungUp',
   'lineEnded',
   'boxHeard',
+  'greetingRecorded',
   'blocked',
   'cut',
 ] as const;
@@ -22,6 +23,7 @@ export function outcomeOf(transcript: readonly TranscriptEntry[]): Outcome | nul
   if (end.reason === 'cut') return 'cut';
   if (transcript.some(({ type }) => type === 'answered')) return 'answered';
   if (transcript.some((entry) => entry.type === 'message' && entry.kept)) return 'message';
+  if (transcript.some((entry) => entry.type === 'greetingRecorded' && entry.kept)) return 'greetingRecorded';
   const left = transcript.findLast((entry) => entry.type === 'leftQueue');
   if (left?.type === 'leftQueue' && left.why === 'hungUp') return 'gaveUpWaiting';
   return endOutcome[end.reason];
@@ -39,6 +41,7 @@ const endOutcome: Readonly<Record<EndReason, Outcome>> = {
   longestCall: 'lineEnded',
   boxHeard: 'boxHeard',
   wrongPin: 'boxHeard',
+  recorderDone: 'lineEnded',
   cut: 'cut',
 };
 

@@ -1,6 +1,6 @@
 import type { BoxId, ContactId, E164, GroupId, NamePart, PersonId, QueueId, Tell } from '../directory';
 import type { GreetingId, Hearing, LineId, SheetId, Slot } from '../line';
-import type { MessageToHear } from './event';
+import type { FinishedTake, MessageToHear, PhoneTake } from './event';
 import type { EndReason } from './transcript';
 
 /** Where in a path a call is. */
@@ -34,6 +34,8 @@ export type Next =
   | { readonly type: 'ask'; readonly ask: Ask }
   /** The person whose extension was dialled or name was said did not answer; the menu is null outside of one. */
   | { readonly type: 'unanswered'; readonly personId: PersonId; readonly sheetId: SheetId | null }
+  /** A greeting is spoken into a desk phone, after the tone. */
+  | { readonly type: 'take'; readonly of: PhoneTake }
   /** The PIN of a box is asked for once more. */
   | { readonly type: 'pin'; readonly boxId: BoxId; readonly wrongPins: number }
   | { readonly type: 'end'; readonly reason: EndReason };
@@ -199,6 +201,31 @@ export type Recording = {
   readonly timerId: number;
   readonly sinceMs: number;
 };
+/** A colleague is told how to record a greeting; the tone follows. */
+export type TakeSpeaking = { readonly type: 'takeSpeaking'; readonly playId: number; readonly of: PhoneTake };
+/** They speak it. */
+export type TakeRecording = {
+  readonly type: 'takeRecording';
+  readonly recordingId: number;
+  readonly timerId: number;
+  readonly of: PhoneTake;
+};
+/** It is being made good. */
+export type TakeFinishing = { readonly type: 'takeFinishing'; readonly recordingId: number; readonly of: PhoneTake };
+/** They hear it, or what they can do with it. */
+export type TakeAsking = {
+  readonly type: 'takeAsking';
+  readonly playId: number;
+  readonly take: FinishedTake;
+  /** One more each time they were asked and pressed nothing. */
+  readonly asked: number;
+  readonly of: PhoneTake;
+};
+/** They were asked, and a key is waited for. */
+export type TakeWaiting = Omit<TakeAsking, 'type' | 'playId'> & {
+  readonly type: 'takeWaiting';
+  readonly timerId: number;
+};
 export type Ended = { readonly type: 'ended'; readonly reason: EndReason };
 
 export type Phase =
@@ -222,6 +249,11 @@ export type Phase =
   | HearingMessages
   | BoxGreeting
   | Recording
+  | TakeSpeaking
+  | TakeRecording
+  | TakeFinishing
+  | TakeAsking
+  | TakeWaiting
   | Ended;
 
 /** A call. It holds no clock and no chance, and is plain JSON. */

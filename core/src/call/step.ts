@@ -17,6 +17,7 @@ import type {
   StaffBusy,
   StaffPressed,
   StaffTransferred,
+  TakeFinished,
   TimePassed,
 } from './event';
 import { afterGroup, ringGroup } from './group';
@@ -37,6 +38,15 @@ import {
   waitOn,
 } from './queue';
 import { answerFor, readyOf } from './ready';
+import {
+  finishTake,
+  passTakeKey,
+  recordTake,
+  speakAgain,
+  takeFinished,
+  takeRecorderKey,
+  waitForTakeKey,
+} from './recorder';
 import { accept, answer, ring, tryNextPhone } from './ringing';
 import { newId, note, startTimer, stopPlaying, type Run } from './run';
 import type { CallScript } from './script';
@@ -95,6 +105,8 @@ function handle(run: Run, event: CallEvent): void {
       return run.state.phase.type === 'pinChecking'
         ? goOn(run, takePin(run, run.state.phase, event.messages))
         : undefined;
+    case 'takeFinished':
+      return endTake(run, event);
     case 'staffPressed':
       return pressStaffKey(run, event);
     case 'staffHungUp':
@@ -143,6 +155,12 @@ function pressKey(run: Run, { key }: KeyPressed): void {
     case 'recording':
       if (key === '#') return finishMessage(run, phase);
       return note(run, { type: 'key', key, use: 'ignored' });
+    case 'takeRecording':
+      if (key === '#') return finishTake(run, phase);
+      return note(run, { type: 'key', key, use: 'ignored' });
+    case 'takeAsking':
+    case 'takeWaiting':
+      return goOn(run, takeRecorderKey(run, phase, key));
     case 'idle':
       return;
     default:
@@ -178,6 +196,10 @@ function endPlay(run: Run, { playId }: PlayEnded): void {
       return waitForPin(run, phase);
     case 'hearingMessages':
       return hearNext(run, phase, false);
+    case 'takeSpeaking':
+      return recordTake(run, phase);
+    case 'takeAsking':
+      return waitForTakeKey(run, phase);
     default:
       return unreachable(phase);
   }
@@ -202,6 +224,8 @@ function goOn(run: Run, next: Next | undefined): void {
     case 'record':
       startCallRecording(run, newId(run));
       return takePath(run, next.place);
+    case 'take':
+      return speakAgain(run, next.of);
     case 'pin':
       return askPin(run, next.boxId, next.wrongPins);
     case 'handOver':
@@ -238,6 +262,10 @@ function passTime(run: Run, { timerId }: TimePassed): void {
       return goOn(run, leaveQueue(run, phase, 'tooLong'));
     case 'pinWaiting':
       return checkPin(run, phase, phase.digits);
+    case 'takeRecording':
+      return finishTake(run, phase);
+    case 'takeWaiting':
+      return passTakeKey(run, phase);
     default:
       return unreachable(phase);
   }
@@ -291,6 +319,11 @@ function transferCaller(run: Run, { to }: StaffTransferred): void {
   if (phase.type !== 'connected' && phase.type !== 'onHold') return;
   if (phase.type === 'onHold') stopPlaying(run, phase.playId);
   goOn(run, transfer(run, phase.target, to));
+}
+
+function endTake(run: Run, { recordingId, take }: TakeFinished): void {
+  const { phase } = run.state;
+  if (phase.type === 'takeFinishing' && phase.recordingId === recordingId) takeFinished(run, phase, take);
 }
 
 function pressStaffKey(run: Run, { key }: StaffPressed): void {

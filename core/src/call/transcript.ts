@@ -24,6 +24,8 @@ export type EndReason =
   /** Somebody in the office had heard their messages. */
   | 'boxHeard'
   | 'wrongPin'
+  /** A greeting was recorded with a desk phone, or was not kept. */
+  | 'recorderDone'
   /** The line went down with the call on it. */
   | 'cut';
 
@@ -83,6 +85,7 @@ export type TranscriptEntry = { readonly atMs: number } & (
   | { readonly type: 'transferred'; readonly to: TransferTo }
   | { readonly type: 'pin'; readonly boxId: BoxId; readonly right: boolean }
   | { readonly type: 'heardMessage'; readonly messageId: string; readonly deleted: boolean }
+  | { readonly type: 'greetingRecorded'; readonly name: string; readonly lengthMs: number; readonly kept: boolean }
   | { readonly type: 'handedOver'; readonly target: OutsideTarget }
   | { readonly type: 'recording'; readonly boxId: BoxId }
   | { readonly type: 'message'; readonly boxId: BoxId; readonly lengthMs: number; readonly kept: boolean }

@@ -1,4 +1,4 @@
-import type { CameBy } from '../call';
+import type { CameBy, PhoneTake } from '../call';
 import type { GroupId, PersonId, QueueId } from '../directory';
 import { newStaff, type CallId, type Exchange, type Presence } from './state';
 import type { CallScript } from '../call';
@@ -26,6 +26,8 @@ export type DeskDoing =
       readonly sinceMs: number;
       readonly isAccepting: boolean;
     }
+  /** To record a greeting with it. */
+  | { readonly type: 'rungForTake'; readonly of: PhoneTake; readonly sinceMs: number }
   | {
       readonly type: 'talking';
       readonly call: SeenCall;
@@ -39,6 +41,8 @@ export type DeskDoing =
       /** What the call does now. */
       readonly phase: string;
       readonly talkingTo: PersonId | null;
+      /** What is being recorded; null when nothing is. */
+      readonly take: PhoneTake | null;
     }
   | {
       readonly type: 'speaking';
@@ -96,9 +100,10 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
       return doing;
     case 'calling': {
       const call = exchange.calls.get(doing.callId);
-      return call
-        ? { type: 'calling', callId: call.id, phase: call.state.phase.type, talkingTo: call.talkingTo }
-        : nothing;
+      if (!call) return nothing;
+      const { id, talkingTo, state } = call;
+      const take = 'of' in state.phase ? state.phase.of : null;
+      return { type: 'calling', callId: id, phase: state.phase.type, talkingTo, take };
     }
     case 'talking': {
       const call = seenCall(exchange, doing.callId, cameByOf);
@@ -109,6 +114,7 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
     }
     case 'rung': {
       const { by, phone, sinceMs, isAccepting } = doing;
+      if (by.type === 'take') return { type: 'rungForTake', of: by.of, sinceMs };
       const callId = by.type === 'queue' ? exchange.queues.get(by.queueId)?.waiting[0]?.callId : by.callId;
       const call = callId && seenCall(exchange, callId, cameByOf);
       const of = by.type === 'call' ? null : by.type === 'group' ? by.groupId : by.queueId;

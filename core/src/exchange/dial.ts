@@ -1,10 +1,11 @@
-import { idleCall, type DirectTo } from '../call';
-import { mostSpokenTo, type Group } from '../directory';
+import { idleCall, type CallScript, type DirectTo } from '../call';
+import { mostSpokenTo, type Group, type PersonId } from '../directory';
 import type { StaffDials } from './event';
 import { setDoing, staffOf, tell, type Run } from './run';
+import type { CallId } from './state';
 
 /** Somebody dials on the phone on their desk: an extension, a box, or the code of a speaker group. */
-export function dial(run: Run, { personId, digits, callId, script, atMs }: StaffDials): void {
+export function dial(run: Run, { personId, digits, callId, script }: StaffDials): void {
   if (staffOf(run, personId).doing.type !== 'nothing' || run.calls.get(callId)) return;
   const speaker = run.world.groups.find(({ speakerCode }) => speakerCode !== '' && speakerCode === digits);
   if (speaker) return speakTo(run, personId, speaker);
@@ -15,7 +16,20 @@ export function dial(run: Run, { personId, digits, callId, script, atMs }: Staff
     run.effects.push({ type: 'noSuchNumber', personId, digits });
     return;
   }
-  const callerNumber = person.extension;
+  beginOwnCall(run, { personId, callId, script, callerNumber: person.extension, to });
+}
+
+interface OwnCall {
+  readonly personId: PersonId;
+  readonly callId: CallId;
+  readonly script: CallScript;
+  readonly callerNumber: string;
+  readonly to: DirectTo;
+}
+
+/** A call of somebody of the staff, on the phone on their desk. */
+export function beginOwnCall(run: Run, { personId, callId, script, callerNumber, to }: OwnCall): void {
+  const { atMs } = run;
   run.calls.set(callId, {
     id: callId,
     script,
@@ -47,7 +61,7 @@ function dialled({ ready, world }: Run, digits: string): DirectTo | undefined {
 }
 
 /** Speaks to the phones of all members who are on no call and at their desks. */
-function speakTo(run: Run, personId: StaffDials['personId'], group: Group): void {
+function speakTo(run: Run, personId: PersonId, group: Group): void {
   const to = group.members
     .map((member) => member.personId)
     .filter((each) => each !== personId && hears(run, each))
@@ -55,7 +69,7 @@ function speakTo(run: Run, personId: StaffDials['personId'], group: Group): void
   setDoing(run, personId, { type: 'speaking', groupId: group.id, to, sinceMs: run.atMs });
 }
 
-function hears(run: Run, personId: StaffDials['personId']): boolean {
+function hears(run: Run, personId: PersonId): boolean {
   const { presence, doing } = staffOf(run, personId);
   return run.ready.people.has(personId) && presence !== 'away' && doing.type === 'nothing';
 }

@@ -16,4 +16,11 @@ export type AskMember = {
 /** What was dialled on a desk phone means nothing. */
 export type NoSuchNumber = { readonly type: 'noSuchNumber'; readonly personId: PersonId; readonly digits: string };
 
-export type ExchangeEffect = ForCall | StartTimer | StopTimer | AskMember | NoSuchNumber;
+/** Somebody's desk phone was in use, or they did not answer it, when a greeting was to be recorded. */
+export type TakeUnanswered = {
+  readonly type: 'takeUnanswered';
+  readonly callId: CallId;
+  readonly why: 'inUse' | 'noAnswer';
+};
+
+export type ExchangeEffect = ForCall | StartTimer | StopTimer | AskMember | NoSuchNumber | TakeUnanswered;

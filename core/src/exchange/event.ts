@@ -1,4 +1,4 @@
-import type { CallEvent, CallScript, DirectTo, TransferTo } from '../call';
+import type { CallEvent, CallScript, DirectTo, PhoneTake, TransferTo } from '../call';
 import type { PersonId } from '../directory';
 import type { Key } from '../line';
 import type { CallId, Presence } from './state';
@@ -43,6 +43,15 @@ export type StaffDials = ByStaff & {
   readonly callId: CallId;
   readonly script: CallScript;
 };
+/** Somebody's desk phone is to be rung, to record a greeting with it. */
+export type TakeAsked = ByStaff & {
+  readonly type: 'takeAsked';
+  readonly of: PhoneTake;
+  readonly callId: CallId;
+  readonly script: CallScript;
+};
+/** Whoever asked for the recording wants it no more. */
+export type TakeGivenUp = ByStaff & { readonly type: 'takeGivenUp'; readonly callId: CallId };
 export type PresenceSet = ByStaff & { readonly type: 'presenceSet'; readonly presence: Presence };
 
 /** Everything that can happen on the line. */
@@ -58,4 +67,6 @@ export type ExchangeEvent =
   | StaffTransfers
   | StaffPicks
   | StaffDials
+  | TakeAsked
+  | TakeGivenUp
   | PresenceSet;

@@ -7,6 +7,7 @@ import { isFree } from './members';
 import { missOffer, takeFromLine } from './offers';
 import { noteFor, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
 import type { CallId, Doing } from './state';
+import { beginTake, missTake } from './takes';
 
 type Rung = Extract<Doing, { type: 'rung' }>;
 
@@ -20,13 +21,15 @@ export function answerPhone(run: Run, personId: PersonId): void {
     run.staff.set(personId, { ...staffOf(run, personId), doing: { ...doing, isAccepting: true } });
     return tell(run, callId, { type: 'staffAnswered', atMs: run.atMs, ringId });
   }
+  if (doing.by.type === 'take') return beginTake(run, personId, doing.by);
   if (mustAccept(run, personId, doing)) return askToAccept(run, personId, doing);
   takeCall(run, personId, doing);
 }
 
 /** An outside phone of a member may have to be accepted with 1, like any other. */
 function mustAccept(run: Run, personId: PersonId, { by, phone }: Rung): boolean {
-  if (phone.type !== 'person' || phone.number === null || by.type === 'call') return false;
+  if (phone.type !== 'person' || phone.number === null) return false;
+  if (by.type === 'call' || by.type === 'take') return false;
   const person = run.ready.people.get(personId);
   const membership: Membership | undefined =
     by.type === 'group' ? run.ready.groups.get(by.groupId) : run.ready.queues.get(by.queueId);
@@ -44,7 +47,7 @@ function askToAccept(run: Run, personId: PersonId, doing: Rung): void {
 }
 
 function takeCall(run: Run, personId: PersonId, { by, phone }: Rung): void {
-  if (by.type === 'call') return;
+  if (by.type === 'call' || by.type === 'take') return;
   if (by.type === 'queue') {
     if (!takeFromLine(run, personId, by.queueId)) setFree(run, personId);
     return;
@@ -72,6 +75,8 @@ export function declineCall(run: Run, personId: PersonId): void {
   switch (doing.by.type) {
     case 'queue':
       return missOffer(run, personId, doing.by.queueId);
+    case 'take':
+      return missTake(run, personId, doing.by.callId);
     case 'group':
       setFree(run, personId);
       return declineHunt(run, doing.by.callId, personId);

@@ -1,4 +1,4 @@
-import type { CallScript, CallState, RungPhone } from '../call';
+import type { CallScript, CallState, PhoneTake, RungPhone } from '../call';
 import type { GroupId, PersonId, QueueId } from '../directory';
 import { idKind, type Id } from '../id';
 
@@ -15,7 +15,9 @@ export type RungBy =
   | { readonly type: 'call'; readonly callId: CallId; readonly ringId: number }
   | { readonly type: 'group'; readonly callId: CallId; readonly ringId: number; readonly groupId: GroupId }
   /** Whoever is first in the queue when they answer. */
-  | { readonly type: 'queue'; readonly queueId: QueueId };
+  | { readonly type: 'queue'; readonly queueId: QueueId }
+  /** They are to record a greeting; the call is theirs once they answer, and goes by the script. */
+  | { readonly type: 'take'; readonly callId: CallId; readonly script: CallScript; readonly of: PhoneTake };
 
 export type Doing =
   | { readonly type: 'nothing' }
@@ -24,7 +26,7 @@ export type Doing =
       readonly by: RungBy;
       readonly phone: RungPhone;
       readonly sinceMs: number;
-      /** Ends the offer of a queue, or the time to press 1; null where the call or the group keeps the time. */
+      /** Ends the offer of a queue, the ringing for a recording, or the time to press 1; null where the call or the group keeps the time. */
       readonly timerId: number | null;
       /** They answered an outside phone and are asked to press 1. */
       readonly isAccepting: boolean;

@@ -8,6 +8,7 @@ import type { CallArrives, ExchangeEvent, PresenceSet, TimerOver } from './event
 import { giveUp, huntOn, joinHunts } from './hunt';
 import { dismiss, offer } from './offers';
 import { endRun, setFree, staffOf, startRun, tell, type Run } from './run';
+import { askForTake, giveUpTake } from './takes';
 import { answerPhone, declineCall, hangUpPhone, holdCall, pickCall, pressKey, transferCall } from './staffActs';
 import type { CallId, Exchange, LiveCall } from './state';
 
@@ -58,6 +59,10 @@ function handle(run: Run, event: ExchangeEvent): void {
       return pickCall(run, event.personId, event.callId);
     case 'staffDials':
       return dial(run, event);
+    case 'takeAsked':
+      return askForTake(run, event);
+    case 'takeGivenUp':
+      return giveUpTake(run, event);
     case 'presenceSet':
       return setPresence(run, event);
     default:

@@ -43,6 +43,12 @@ export interface Phrases {
   readonly messageKeys: string;
   readonly noMoreMessages: string;
   readonly noSuchNumber: string;
+  /** To somebody who is to record a greeting with the phone on their desk. */
+  readonly speakGreeting: (name: string) => string;
+  readonly nothingRecorded: string;
+  readonly takeKeys: string;
+  readonly takeKept: string;
+  readonly takeNotKept: string;
 }
 
 const byLanguage: Readonly<Record<Language, Phrases>> = { en, fr, es, de };

@@ -6,12 +6,15 @@ import { GroupsModule } from '../groups/groups.module';
 import { LinesModule } from '../lines/lines.module';
 import { MessagesModule } from '../messages/messages.module';
 import { SpeechModule } from '../speech/speech.module';
+import { TakesModule } from '../takes/takes.module';
 import { TrialsModule } from '../trials/trials.module';
 import { HeardService } from './heard.service';
 import { LiveController } from './live.controller';
 import { LiveGateway } from './liveGateway';
 import { LiveLine } from './liveLine.service';
 import { LiveScripts } from './liveScripts.service';
+import { PhoneTakesController } from './phoneTakes.controller';
+import { PhoneTakesService } from './phoneTakes.service';
 import { PresenceEntity } from './presence.entity';
 import { PresencesService } from './presences.service';
 
@@ -24,9 +27,10 @@ import { PresencesService } from './presences.service';
     LinesModule,
     MessagesModule,
     SpeechModule,
+    TakesModule,
     TrialsModule,
   ],
-  controllers: [LiveController],
-  providers: [LiveLine, LiveGateway, LiveScripts, HeardService, PresencesService],
+  controllers: [LiveController, PhoneTakesController],
+  providers: [LiveLine, LiveGateway, LiveScripts, HeardService, PhoneTakesService, PresencesService],
 })
 export class LiveModule {}

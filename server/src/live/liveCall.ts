@@ -11,6 +11,7 @@ import {
   type TranscriptEntry,
 } from '@locutor/core/call';
 import type { BoxId, Tell } from '@locutor/core/directory';
+import type { TakeId } from '@locutor/core/line';
 import { heardMs, type CallId, type HandsetHears, type HeardItem } from '@locutor/core/exchange';
 import type { CallEntity } from '../callLog/call.entity';
 import type { Take } from './take';
@@ -27,6 +28,8 @@ export interface CallDoors {
   readonly startTake: (call: LiveCallRun, of: Take['header']['of']) => Take;
   readonly keepMessage: (call: LiveCallRun, take: Take, boxId: BoxId, tell: readonly Tell[]) => void;
   readonly keepRecording: (call: LiveCallRun, take: Take) => void;
+  readonly finishTake: (call: LiveCallRun, take: Take, recordingId: number) => void;
+  readonly settleTake: (callId: CallId, takeId: TakeId, keep: boolean) => void;
   readonly checkPin: (callId: CallId, boxId: BoxId, pin: string) => void;
   readonly markMessage: (messageId: string, as: 'heard' | 'deleted') => void;
 }
@@ -58,6 +61,7 @@ export class LiveCallRun {
   private ringback: readonly HeardItem[] | null = null;
   private messageTake: Take | null = null;
   private callTake: Take | null = null;
+  private greetingTake: Take | null = null;
   private messageFor: { boxId: BoxId; tell: readonly Tell[] } | null = null;
   private loggedMs = 0;
   /** When each sentence of the transcript began to be heard; Infinity where it was cut before. */
@@ -115,6 +119,15 @@ export class LiveCallRun {
         return;
       case 'stopCallRecording':
         return this.endRecording();
+      case 'startTake':
+        this.greetingTake = this.doors.startTake(this, { type: 'greeting' });
+        return;
+      case 'finishTake':
+        return this.endGreeting((take) => this.doors.finishTake(this, take, effect.recordingId));
+      case 'stopTake':
+        return this.endGreeting((take) => take.discard());
+      case 'settleTake':
+        return this.doors.settleTake(this.id, effect.takeId, effect.keep);
       case 'checkPin':
         return this.doors.checkPin(this.id, effect.boxId, effect.pin);
       case 'markMessage':
@@ -140,6 +153,7 @@ export class LiveCallRun {
   hearCaller(frame: Uint8Array): void {
     this.messageTake?.add('caller', frame);
     this.callTake?.add('caller', frame);
+    this.greetingTake?.add('caller', frame);
   }
 
   hearStaff(frame: Uint8Array): void {
@@ -238,6 +252,12 @@ export class LiveCallRun {
     if (!take) return;
     if (keepIn) this.doors.keepMessage(this, take, keepIn, tell);
     else take.discard();
+  }
+
+  private endGreeting(end: (take: Take) => void): void {
+    const take = this.greetingTake;
+    this.greetingTake = null;
+    if (take) end(take);
   }
 
   private endRecording(): void {

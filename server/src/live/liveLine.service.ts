@@ -1,7 +1,15 @@
 import { join } from 'node:path';
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
-import { lengthMs, writeMuLawWav } from '@locutor/core/audio';
-import { spokenFacts, type CallScript, type DirectTo, type MessageToHear } from '@locutor/core/call';
+import { lengthMs, writeMuLawWav, type Pcm } from '@locutor/core/audio';
+import {
+  spokenFacts,
+  type CallScript,
+  type CallState,
+  type DirectTo,
+  type FinishedTake,
+  type MessageToHear,
+  type PhoneTake,
+} from '@locutor/core/call';
 import type { BoxId, PersonId } from '@locutor/core/directory';
 import { instantOf } from '@locutor/core/hours';
 import {
@@ -19,7 +27,7 @@ import {
   type ExchangeEvent,
   type HeardItem,
 } from '@locutor/core/exchange';
-import type { LineId } from '@locutor/core/line';
+import type { LineId, TakeId } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { idKind } from '@locutor/core/id';
 import { AudioStore } from '../audio/audioStore';
@@ -46,6 +54,17 @@ export interface DeskEar {
   readonly sendVoice: (frame: Uint8Array) => void;
 }
 
+/** Who wants a greeting recorded with a desk phone. */
+export interface TakeAsker {
+  readonly phaseIs: (phase: CallState['phase']['type']) => void;
+  /** Makes it good; null when nothing is heard on it. */
+  readonly finish: (sound: Pcm) => Promise<FinishedTake | null>;
+  readonly settle: (takeId: TakeId, keep: boolean) => Promise<void>;
+  readonly unanswered: (why: 'inUse' | 'noAnswer') => void;
+  /** The call is over; what was to be kept is. */
+  readonly over: () => void;
+}
+
 const takeId = idKind('take');
 const mostOnBoard = 100;
 const directoryReadAfterMs = 80;
@@ -64,6 +83,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private world: CallScript | null = null;
   private readonly runs = new Map<CallId, LiveCallRun>();
   private readonly timers = new Map<number, ReturnType<typeof setTimeout>>();
+  private readonly askers = new Map<CallId, TakeAsker>();
   private readonly desks = new Map<PersonId, Set<DeskEar>>();
   private readonly watchers = new Set<() => void>();
   private isTelling = false;
@@ -110,6 +130,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     clearInterval(this.speakingAgain);
     this.speakingTurn += 1;
     if (this.readingSoon) clearTimeout(this.readingSoon);
+    for (const asker of this.askers.values()) asker.over();
     await Promise.all(this.keeping);
     await this.log.write();
   }
@@ -196,6 +217,30 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     run.ear = this.earOfDesk(personId);
     this.happen({ type: 'staffDials', personId, digits, callId: id, script });
     if (!this.exchange.calls.has(id) && run.transcript.length === 0) this.runs.delete(id);
+  }
+
+  /** Rings somebody's desk phone to record a greeting with it. Gives back how to give it up. */
+  askForTake(personId: PersonId, of: PhoneTake, asker: TakeAsker): () => void {
+    const script = this.world;
+    if (!script) {
+      asker.unanswered('noAnswer');
+      return () => undefined;
+    }
+    const id = newId(callId);
+    const extension = script.people.find((person) => person.id === personId)?.extension ?? '';
+    const run = this.begin(id, script.lineId, of.name, null, extension, personId);
+    run.ear = this.earOfDesk(personId);
+    this.askers.set(id, asker);
+    this.happen({ type: 'takeAsked', personId, of, callId: id, script });
+    return () => {
+      this.happen({ type: 'takeGivenUp', personId, callId: id });
+      this.forgetTake(id);
+    };
+  }
+
+  private forgetTake(id: CallId): void {
+    this.askers.delete(id);
+    if (!this.exchange.calls.has(id)) this.runs.delete(id);
   }
 
   setPresence(personId: PersonId, presence: DeskView['presence']): void {
@@ -315,11 +360,20 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     const { exchange, effects, atMs } = stepExchange(this.world, before, event);
     this.exchange = exchange;
     for (const [id, call] of exchange.calls) {
-      if (call.state.phase !== before.calls.get(id)?.state.phase) this.runs.get(id)?.show(call.state);
+      if (call.state.phase === before.calls.get(id)?.state.phase) continue;
+      this.runs.get(id)?.show(call.state);
+      this.askers.get(id)?.phaseIs(call.state.phase.type);
     }
     for (const effect of effects) this.carryOut(effect, atMs);
-    for (const id of before.calls.keys()) if (!exchange.calls.has(id)) this.runs.delete(id);
+    for (const id of before.calls.keys()) if (!exchange.calls.has(id)) this.end(id);
     if (exchange !== before) this.changed();
+  }
+
+  private end(id: CallId): void {
+    this.runs.delete(id);
+    const asker = this.askers.get(id);
+    this.askers.delete(id);
+    if (asker) void Promise.all(this.keeping).then(asker.over);
   }
 
   private carryOut(effect: ExchangeEffect, atMs: number): void {
@@ -344,6 +398,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
           this.desks.get(effect.personId)?.forEach((ear) => ear.play(items)),
         );
         return;
+      case 'takeUnanswered':
+        this.askers.get(effect.callId)?.unanswered(effect.why);
+        return this.forgetTake(effect.callId);
       case 'noSuchNumber':
         this.desks.get(effect.personId)?.forEach((ear) => ear.noSuchNumber(effect.digits));
     }
@@ -422,12 +479,27 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         this.log.put({ ...run.row });
         take.discard();
       }),
+    finishTake: ({ id }, take, recordingId) => this.keep(() => this.finishTake(id, take, recordingId)),
+    settleTake: (id, of, keep) => {
+      const asker = this.askers.get(id);
+      if (asker) this.keep(() => asker.settle(of, keep));
+    },
     checkPin: (id, boxId, pin) => this.keep(() => this.openBox(id, boxId, pin)),
     markMessage: (messageId, as) =>
       this.keep(() =>
         as === 'heard' ? this.messages.mark(messageId as never, true) : this.messages.remove(messageId as never),
       ),
   };
+
+  /** What was spoken by phone is made good; who spoke it may have hung up meanwhile. */
+  private async finishTake(id: CallId, recording: Take, recordingId: number): Promise<void> {
+    const asker = this.askers.get(id);
+    const sound = recording.finish();
+    recording.discard();
+    const take = (await asker?.finish(sound)) ?? null;
+    if (take && !this.isOn(id)) return asker?.settle(take.takeId, false);
+    this.happenTo(id, { type: 'takeFinished', recordingId, take });
+  }
 
   private async openBox(id: CallId, boxId: BoxId, pin: string): Promise<void> {
     const isRight = await this.pins.isRight(boxId, pin);
@@ -452,7 +524,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         const { callerNumber, startedAt } = header;
         const kept = await this.messages.keep({ boxId, tell, callerNumber, leftAt: startedAt }, sound);
         if (call) this.log.put({ ...call, messageId: kept.id });
-      } else if (call) {
+      } else if (header.of.type === 'call' && call) {
         const recordingId = await this.audio.keep(writeMuLawWav(sound));
         this.log.put({ ...call, recordingId, recordingMs: lengthMs(sound) });
       }

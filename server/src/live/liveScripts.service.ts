@@ -40,10 +40,12 @@ export class LiveScripts {
     return script;
   }
 
-  /** The directory as it is now, as the first line on air sees it; undefined before anything is. */
+  /** The directory as it is now, as the first line on air sees it, or the first draft before anything is on air. */
   async world(): Promise<CallScript | undefined> {
-    const first = (await this.lines.list()).find(({ onAirVersionId }) => onAirVersionId);
-    return first && this.of(first.id);
+    const lines = await this.lines.list();
+    const onAir = lines.find(({ onAirVersionId }) => onAirVersionId);
+    if (onAir) return this.of(onAir.id);
+    return lines[0] && this.from.of(lines[0].id, 'draft');
   }
 
   /** What a number leads to; undefined when it is not one of the business's. */

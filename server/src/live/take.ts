@@ -14,9 +14,11 @@ export interface TakeHeader {
   /** In ms since 1970, by the line's clock. */
   readonly startedAt: number;
   readonly isPretended: boolean;
-  /** A message for a box, or both sides of a call. */
+  /** A message for a box, both sides of a call, or a greeting that somebody of the staff speaks. */
   readonly of:
-    { readonly type: 'message'; readonly boxId: BoxId; readonly tell: readonly Tell[] } | { readonly type: 'call' };
+    | { readonly type: 'message'; readonly boxId: BoxId; readonly tell: readonly Tell[] }
+    | { readonly type: 'call' }
+    | { readonly type: 'greeting' };
 }
 
 type Side = 'caller' | 'staff';

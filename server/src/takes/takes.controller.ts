@@ -15,13 +15,13 @@ import {
 } from '@nestjs/common';
 import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiConsumes, ApiProduces, ApiTags } from '@nestjs/swagger';
-import { largestSoundBytes, lookAtFile, type PolishStage } from '@locutor/core/audio';
+import { largestSoundBytes, lookAtFile } from '@locutor/core/audio';
 import type { TakeId } from '@locutor/core/line';
 import type { Request, Response } from 'express';
 import { readFile } from 'node:fs/promises';
 import { AudioStore } from '../audio/audioStore';
-import { invalid, Problem } from '../problems/problem';
-import type { Progress } from '../sounds/sounds.service';
+import { answerInStages, stagesType } from '../problems/answerInStages';
+import { invalid } from '../problems/problem';
 import { downloadKinds, type DownloadKind } from '../sounds/soundTask';
 import { BringTakeDto, ChangeTakeDto, PolishTakeDto } from './take.dto';
 import type { TakeEntity } from './take.entity';
@@ -29,7 +29,6 @@ import { TakesService } from './takes.service';
 
 /** A little over the limit, so that what is larger is refused in words and not by the form reader. */
 const mostBytes = largestSoundBytes + 4096;
-const lines = 'application/x-ndjson';
 
 @ApiTags('Recordings')
 @Controller('api/takes')
@@ -51,7 +50,7 @@ export class TakesController {
    */
   @Post()
   @ApiConsumes('multipart/form-data')
-  @ApiProduces('application/json', lines)
+  @ApiProduces('application/json', stagesType)
   @UseInterceptors(FileInterceptor('audio', { limits: { fileSize: mostBytes, files: 1, fields: 12 } }))
   bring(
     @Body() body: BringTakeDto,
@@ -61,19 +60,21 @@ export class TakesController {
   ): Promise<void> {
     if (!file) throw invalid([{ at: 'audio', says: 'The sound file is missing.' }]);
     const fileName = body.fileName || (body.source === 'file' ? nameOf(file) : '');
-    return answer(request, response, 201, (progress) => this.takes.bring(file.buffer, { ...body, fileName }, progress));
+    return answerInStages(request, response, 201, (progress) =>
+      this.takes.bring(file.buffer, { ...body, fileName }, progress),
+    );
   }
 
   /** Makes a recording good by another recipe. */
   @Post(':id/polish')
-  @ApiProduces('application/json', lines)
+  @ApiProduces('application/json', stagesType)
   polish(
     @Param('id') id: TakeId,
     @Body() { recipe }: PolishTakeDto,
     @Req() request: Request,
     @Res() response: Response,
   ): Promise<void> {
-    return answer(request, response, 200, (progress) => this.takes.polish(id, recipe, progress));
+    return answerInStages(request, response, 200, (progress) => this.takes.polish(id, recipe, progress));
   }
 
   @Patch(':id')
@@ -142,32 +143,4 @@ function send(response: Response, file: Buffer, name: string, type: string): voi
 /** The form reader takes names for Latin-1; browsers send UTF-8. */
 function nameOf({ originalname }: Express.Multer.File): string {
   return Buffer.from(originalname, 'latin1').toString('utf8').slice(0, 255);
-}
-
-/** Answers with what comes of long work, in one piece or, if asked to, with its stages line by line. */
-async function answer<Done>(
-  request: Request,
-  response: Response,
-  status: number,
-  work: (progress: Progress) => Promise<Done>,
-): Promise<void> {
-  const givenUp = new AbortController();
-  response.on('close', () => givenUp.abort());
-  if (request.get('Accept') !== lines) {
-    const done = await work({ signal: givenUp.signal });
-    response.status(status).json(done);
-    return;
-  }
-  const write = (line: object): boolean => response.write(`${JSON.stringify(line)}\n`);
-  response.status(status).type(lines).flushHeaders();
-  try {
-    write({ done: await work({ signal: givenUp.signal, tell: (stage: PolishStage) => write({ stage }) }) });
-  } catch (error) {
-    if (givenUp.signal.aborted) return;
-    if (!(error instanceof Problem)) console.error('A recording could not be taken:', error);
-    const detail = 'Something went wrong on the server. What was saved before is safe; try again.';
-    write({ problem: error instanceof Problem ? error.details : { status: 500, title: 'Our fault', detail } });
-  } finally {
-    response.end();
-  }
 }

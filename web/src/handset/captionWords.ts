@@ -80,6 +80,8 @@ export function captionOf(entry: TranscriptEntry, names: Names, to: keyof typeof
       return entry.right ? `The PIN of ${names[entry.boxId] ?? 'the box'} is right` : 'That is not the PIN';
     case 'heardMessage':
       return entry.deleted ? 'The message was deleted' : 'The message was heard';
+    case 'greetingRecorded':
+      return `${entry.name}: ${entry.kept ? `a recording of ${showLength(entry.lengthMs)} was kept` : 'the recording was not kept'}`;
     case 'called':
     case 'sheet':
     case 'said':
@@ -119,10 +121,21 @@ export function targetName(target: Target | { type: 'group'; groupId: GroupId },
   return name || (target.number ? showPhoneNumber(target.number) : 'Somebody deleted');
 }
 
+const somebodyDeleted = 'somebody deleted';
+
 function directName(to: DirectTo, names: Names): string {
-  const id =
-    to.type === 'person' ? to.personId : to.type === 'group' ? to.groupId : to.type === 'queue' ? to.queueId : to.boxId;
-  return names[id] ?? 'somebody deleted';
+  switch (to.type) {
+    case 'recorder':
+      return `the recorder for ${to.of.name}`;
+    case 'person':
+      return names[to.personId] ?? somebodyDeleted;
+    case 'group':
+      return names[to.groupId] ?? somebodyDeleted;
+    case 'queue':
+      return names[to.queueId] ?? somebodyDeleted;
+    case 'box':
+      return names[to.boxId] ?? somebodyDeleted;
+  }
 }
 
 function phoneName(phone: RungPhone, names: Names): string {
@@ -140,6 +153,7 @@ const endWords: Readonly<Record<Exclude<EndReason, 'callerHungUp'>, string>> = {
   circle: 'The menus go round in a circle; the line hung up',
   boxHeard: 'All messages were heard',
   wrongPin: 'The PIN was wrong; the line hung up',
+  recorderDone: 'The recorder hung up',
   cut: 'The call was cut off',
   longestCall: 'The longest call is over; the line hung up',
 };

@@ -1,9 +1,10 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import type { PhoneTake } from '@locutor/core/call';
 import type { PersonId } from '@locutor/core/directory';
 import { presences, type DeskDoing, type DeskQueue, type Presence } from '@locutor/core/exchange';
 import { isKey, type Names } from '@locutor/core/line';
 import { Mic, MicOff, Phone, PhoneForwarded, PhoneOff } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useGroups, usePeople, useQueues } from '../api/resources';
 import { Keypad } from '../handset/Keypad';
 import { InlineSelect } from '../parts/InlineSelect';
@@ -87,9 +88,22 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
       const restMs = doing.restUntilMs - nowMs;
       return <Text color="quiet">{restMs > 0 ? `Resting for ${Math.ceil(restMs / 1000)} s.` : 'Nothing rings.'}</Text>;
     }
+    case 'rungForTake':
+      return (
+        <Ringing>
+          <Text fontSize="13px">
+            Rings to record: <Seconds ms={nowMs - doing.sinceMs} />
+          </Text>
+          <ToRecord of={doing.of} />
+          <Flex gap="1.5" mt="2">
+            <Answer phone={phone} />
+            <Decline phone={phone} />
+          </Flex>
+        </Ringing>
+      );
     case 'rung':
       return (
-        <Box borderWidth="1px" borderColor="petrol.solid" bg="petrol.subtle" borderRadius="md" p="2.5">
+        <Ringing>
           <Text fontSize="13px">
             {doing.isAccepting
               ? 'Press 1 to take the call from'
@@ -105,15 +119,11 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
                 Press 1
               </Button>
             ) : (
-              <Button size="sm" colorPalette="petrol" flex="1" onClick={() => phone.say({ type: 'answer' })}>
-                <Phone size={14} aria-hidden /> Answer
-              </Button>
+              <Answer phone={phone} />
             )}
-            <Button size="sm" variant="outline" bg="sheet" flex="1" onClick={() => phone.say({ type: 'decline' })}>
-              Decline
-            </Button>
+            <Decline phone={phone} />
           </Flex>
-        </Box>
+        </Ringing>
       );
     case 'talking':
       return <Talking phone={phone} view={view} names={names} nowMs={nowMs} doing={doing} personId={personId} />;
@@ -123,6 +133,7 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
           <Text mb="2">
             {doing.talkingTo ? `Talking to ${names[doing.talkingTo] ?? 'a colleague'}.` : callingWords(doing.phase)}
           </Text>
+          {doing.take && <ToRecord of={doing.take} />}
           <Keypad isOff={false} onPress={(key) => phone.press(key)} />
           <Microphone phone={phone} view={view} />
           <HangUp phone={phone} />
@@ -143,9 +154,55 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
   }
 }
 
+/** What the phone is doing while a greeting is recorded with it. */
+const recorderWords: Readonly<Record<string, string>> = {
+  takeSpeaking: 'Wait for the tone.',
+  takeRecording: 'Recording: speak now, then press #.',
+  takeFinishing: 'A moment …',
+  takeAsking: '1 keeps it, 2 plays it, 3 records again.',
+  takeWaiting: '1 keeps it, 2 plays it, 3 records again.',
+};
+
+function Ringing({ children }: { readonly children: ReactNode }) {
+  return (
+    <Box borderWidth="1px" borderColor="petrol.solid" bg="petrol.subtle" borderRadius="md" p="2.5">
+      {children}
+    </Box>
+  );
+}
+
+/** What is to be spoken, to be read off the phone. */
+function ToRecord({ of }: { readonly of: PhoneTake }) {
+  return (
+    <Box mb="2">
+      <Text fontWeight="600">{of.name}</Text>
+      <Text fontFamily="spoken" fontSize="15px" maxH="130px" overflowY="auto">
+        {of.words}
+      </Text>
+    </Box>
+  );
+}
+
+function Answer({ phone }: { readonly phone: DeskPhone }) {
+  return (
+    <Button size="sm" colorPalette="petrol" flex="1" onClick={() => phone.say({ type: 'answer' })}>
+      <Phone size={14} aria-hidden /> Answer
+    </Button>
+  );
+}
+
+function Decline({ phone }: { readonly phone: DeskPhone }) {
+  return (
+    <Button size="sm" variant="outline" bg="sheet" flex="1" onClick={() => phone.say({ type: 'decline' })}>
+      Decline
+    </Button>
+  );
+}
+
 function callingWords(phase: string): string {
   if (phase.startsWith('pin')) return 'Type the PIN of the box, then #.';
   if (phase === 'hearingMessages') return 'You hear the messages: 1 next, 2 again, 3 delete, star to end.';
+  if (phase in recorderWords) return recorderWords[phase] ?? '';
   return phase.startsWith('ring') ? 'It rings …' : 'Calling …';
 }
 

@@ -2,12 +2,13 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { polishStageWords } from '@locutor/core/audio';
 import type { TakeSays, TakeUse } from '@locutor/core/line';
 import { describeOutOfStep, outOfStep, type Listened } from '@locutor/core/speech';
-import { FileUp, Mic } from 'lucide-react';
+import { FileUp, Mic, Phone } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../api/client';
 import { tellDone, tellProblem } from '../parts/notices';
 import { ListenCheck } from './ListenCheck';
+import { PhoneRecorder } from './PhoneRecorder';
 import { Recorder } from './Recorder';
 import { TakeEditor } from './TakeEditor';
 import { TakeList } from './TakeList';
@@ -33,11 +34,12 @@ export function TakePanel({ place, name, text, says, expected, use, onUse }: Pro
   const { mutate } = useSWRConfig();
   const takes = all.filter((take) => take.place === place || take.id === use?.takeId);
   const used = takes.find(({ id }) => id === use?.takeId);
-  const [isRecording, setRecording] = useState(false);
-  const bringing = useBringing({ place, text, says }, async (take) => {
+  const [recorder, setRecorder] = useState<'computer' | 'phone' | null>(null);
+  const useNew = async (take: KeptTake): Promise<void> => {
     await mutate(takesPath);
     onUse({ takeId: take.id, byVoice: false });
-  });
+  };
+  const bringing = useBringing({ place, text, says }, useNew);
   const differences = used ? outOfStep(used.says, says) : [];
   const markRight = async (take: KeptTake): Promise<void> => {
     const before = { says: JSON.stringify(take.says), text: take.text };
@@ -64,8 +66,23 @@ export function TakePanel({ place, name, text, says, expected, use, onUse }: Pro
       }}
     >
       <Flex gap="2" wrap="wrap" align="center">
-        <Button size="sm" variant="outline" bg="sheet" onClick={() => setRecording(true)} disabled={isRecording}>
+        <Button
+          size="sm"
+          variant="outline"
+          bg="sheet"
+          onClick={() => setRecorder('computer')}
+          disabled={recorder === 'computer'}
+        >
           <Mic size={14} aria-hidden /> {used ? 'Record again' : 'Record it here'}
+        </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          bg="sheet"
+          onClick={() => setRecorder('phone')}
+          disabled={recorder === 'phone'}
+        >
+          <Phone size={14} aria-hidden /> Record by phone
         </Button>
         <FileButton onFiles={bringing.bringFiles} />
         {!used && (
@@ -74,13 +91,16 @@ export function TakePanel({ place, name, text, says, expected, use, onUse }: Pro
           </Text>
         )}
       </Flex>
-      {isRecording && (
+      {recorder === 'phone' && (
+        <PhoneRecorder of={{ place, text, says }} name={name} onTake={useNew} onClose={() => setRecorder(null)} />
+      )}
+      {recorder === 'computer' && (
         <Box mt="3">
           <Recorder
             text={text}
-            onClose={() => setRecording(false)}
+            onClose={() => setRecorder(null)}
             onKeep={(file) => {
-              setRecording(false);
+              setRecorder(null);
               bringing.bring(file, 'recording.wav', 'microphone');
             }}
           />
@@ -98,7 +118,7 @@ export function TakePanel({ place, name, text, says, expected, use, onUse }: Pro
             </Text>
           ))}
           <Flex mt="2" gap="2" wrap="wrap">
-            <Button size="xs" colorPalette="petrol" onClick={() => setRecording(true)}>
+            <Button size="xs" colorPalette="petrol" onClick={() => setRecorder('computer')}>
               Record again
             </Button>
             {!use.byVoice && (

@@ -1,4 +1,5 @@
 import type { PolishStage, Recipe } from '@locutor/core/audio';
+import type { PersonId } from '@locutor/core/directory';
 import type { TakeSays } from '@locutor/core/line';
 import { ApiProblem } from '../api/client';
 import { takesPath, type KeptTake } from './useTakes';
@@ -34,28 +35,39 @@ export function bringTake(bringing: Bringing, tell: (stage: PolishStage | 'sendi
   return ask(takesPath, form, tell);
 }
 
+/** How far a recording with a desk phone is. */
+export type PhoneStage = 'ringing' | 'instructing' | 'recording' | 'finishing' | 'asking';
+
+/** Rings somebody's desk phone, on which it is spoken and kept. */
+export function takeByPhone(
+  of: Pick<Bringing, 'place' | 'text' | 'says'> & { readonly personId: PersonId; readonly name: string },
+  tell: (stage: PhoneStage) => void,
+): Work<KeptTake> {
+  return ask('/api/phone-takes', JSON.stringify({ ...of, says: JSON.stringify(of.says) }), tell);
+}
+
 /** Makes a take good by another recipe. */
 export function polishTake(id: string, recipe: Recipe, tell: (stage: PolishStage) => void): Work<KeptTake> {
   return ask(`${takesPath}/${id}/polish`, JSON.stringify({ recipe: JSON.stringify(recipe) }), tell);
 }
 
-function ask<Done>(path: string, body: FormData | string, tell: (stage: PolishStage) => void): Work<Done> {
+function ask<Done, Stage>(path: string, body: FormData | string, tell: (stage: Stage) => void): Work<Done> {
   const giveUp = new AbortController();
-  return { done: stream<Done>(path, body, tell, giveUp.signal), cancel: () => giveUp.abort() };
+  return { done: stream<Done, Stage>(path, body, tell, giveUp.signal), cancel: () => giveUp.abort() };
 }
 
 const lines = 'application/x-ndjson';
 
-interface Line<Done> {
-  readonly stage?: PolishStage;
+interface Line<Done, Stage> {
+  readonly stage?: Stage;
   readonly done?: Done;
   readonly problem?: { readonly status: number; readonly detail: string; readonly type?: string };
 }
 
-async function stream<Done>(
+async function stream<Done, Stage>(
   path: string,
   body: FormData | string,
-  tell: (stage: PolishStage) => void,
+  tell: (stage: Stage) => void,
   signal: AbortSignal,
 ): Promise<Done> {
   const headers = { Accept: lines, ...(typeof body === 'string' && { 'Content-Type': 'application/json' }) };
@@ -72,7 +84,7 @@ async function stream<Done>(
     const parts = (rest + piece).split('\n');
     rest = parts.pop() ?? '';
     for (const part of parts) {
-      const line = JSON.parse(part) as Line<Done>;
+      const line = JSON.parse(part) as Line<Done, Stage>;
       if (line.stage) tell(line.stage);
       if (line.problem) throw new TakeProblem(line.problem.status, line.problem.detail, line.problem.type ?? '');
       if (line.done) return line.done;

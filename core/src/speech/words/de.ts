@@ -37,4 +37,9 @@ export const phrases: Phrases = {
   messageKeys: 'Weiter mit der 1. Noch einmal mit der 2. Löschen mit der 3.',
   noMoreMessages: 'Keine weiteren Nachrichten. Auf Wiederhören.',
   noSuchNumber: 'Diese Nummer gibt es leider nicht.',
+  speakGreeting: (name) => `Sie können jetzt aufnehmen: ${name}. Sprechen Sie nach dem Ton und drücken Sie dann Raute.`,
+  nothingRecorded: 'Es war nichts zu hören. Sprechen Sie bitte nach dem Ton und drücken Sie dann Raute.',
+  takeKeys: 'Behalten mit der 1. Anhören mit der 2. Noch einmal aufnehmen mit der 3.',
+  takeKept: 'Die Aufnahme ist gesichert. Auf Wiederhören.',
+  takeNotKept: 'Die Aufnahme wurde nicht gesichert. Auf Wiederhören.',
 };

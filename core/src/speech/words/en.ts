@@ -36,4 +36,9 @@ export const phrases: Phrases = {
   messageKeys: 'For the next, press 1. To hear it again, press 2. To delete it, press 3.',
   noMoreMessages: 'There are no more messages. Goodbye.',
   noSuchNumber: 'Sorry, there is no such number.',
+  speakGreeting: (name) => `You can now record: ${name}. Speak after the tone, then press pound.`,
+  nothingRecorded: 'Nothing was heard. Please speak after the tone, then press pound.',
+  takeKeys: 'To keep it, press 1. To hear it, press 2. To record it again, press 3.',
+  takeKept: 'It is kept. Goodbye.',
+  takeNotKept: 'It was not kept. Goodbye.',
 };

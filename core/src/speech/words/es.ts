@@ -38,4 +38,9 @@ export const phrases: Phrases = {
   messageKeys: 'Para el siguiente, pulse 1. Para oírlo otra vez, pulse 2. Para borrarlo, pulse 3.',
   noMoreMessages: 'No hay más mensajes. Adiós.',
   noSuchNumber: 'Lo sentimos, ese número no existe.',
+  speakGreeting: (name) => `Ya puede grabar: ${name}. Hable después de la señal y pulse almohadilla.`,
+  nothingRecorded: 'No se ha oído nada. Hable después de la señal y pulse almohadilla.',
+  takeKeys: 'Para guardarlo, pulse 1. Para oírlo, pulse 2. Para grabarlo otra vez, pulse 3.',
+  takeKept: 'Guardado. Adiós.',
+  takeNotKept: 'No se ha guardado. Adiós.',
 };

@@ -39,4 +39,9 @@ export const phrases: Phrases = {
   messageKeys: 'Pour le suivant, appuyez sur 1. Pour le réécouter, sur 2. Pour l’effacer, sur 3.',
   noMoreMessages: 'Il n’y a plus de messages. Au revoir.',
   noSuchNumber: 'Désolé, ce numéro n’existe pas.',
+  speakGreeting: (name) => `Vous pouvez enregistrer : ${name}. Parlez après le bip, puis appuyez sur dièse.`,
+  nothingRecorded: 'Rien n’a été entendu. Parlez après le bip, puis appuyez sur dièse.',
+  takeKeys: 'Pour le garder, appuyez sur 1. Pour l’écouter, sur 2. Pour recommencer, sur 3.',
+  takeKept: 'C’est gardé. Au revoir.',
+  takeNotKept: 'L’enregistrement n’a pas été gardé. Au revoir.',
 };

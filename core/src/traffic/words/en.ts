@@ -9,6 +9,7 @@ export const outcomeWords: Readonly<Record<Outcome, string>> = {
   hungUp: 'Hung up',
   lineEnded: 'Ended by the line',
   boxHeard: 'Heard a box',
+  greetingRecorded: 'Recorded a greeting',
   blocked: 'Blocked',
   cut: 'Cut off',
 };
