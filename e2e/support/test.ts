@@ -1,21 +1,37 @@
 import { test as base, expect, type APIRequestContext, type Page } from '@playwright/test';
 import { levelDb, readWav } from '@locutor/core/audio';
-import { TestServer } from './server';
+import { ServerHost, TestServer } from './server';
 
 interface Fixtures {
   /** What the server begins with. */
   readonly data: 'empty' | 'demo';
+  /** Whether it runs in a process of its own, so that the test can stop it. */
+  readonly ownProcess: boolean;
   readonly server: TestServer;
 }
 
+interface WorkerFixtures {
+  readonly host: ServerHost;
+}
+
 /** A test against a real server of its own; nothing may go wrong in the browser's console meanwhile. */
-export const test = base.extend<Fixtures>({
+export const test = base.extend<Fixtures, WorkerFixtures>({
+  host: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the needed fixtures from the pattern
+    async ({}, use) => {
+      const host = new ServerHost();
+      await use(host);
+      host.end();
+    },
+    { scope: 'worker' },
+  ],
+  ownProcess: [false, { option: true }],
   data: ['demo', { option: true }],
-  server: async ({ data }, use) => {
-    const server = new TestServer(data);
+  server: async ({ data, ownProcess, host }, use) => {
+    const server = new TestServer(data, ownProcess ? null : host);
     await server.start();
     await use(server);
-    await server.stop('SIGKILL');
+    await server.end();
   },
   page: async ({ page }, use) => {
     const mistakes: string[] = [];

@@ -90,12 +90,16 @@ test('a message is marked as not heard again, and stays so', async ({ page, serv
   await expect(page.getByText('3 not heard yet')).toBeVisible();
 });
 
-test('the server stops cleanly when asked, and says that it is gone', async ({ page, server }) => {
-  await page.goto(`${server.url}/today`);
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
-  expect(await server.stop('SIGTERM')).toBe(0);
-  await page.goto(`${server.url}/today`).catch(() => undefined);
-  await server.start();
-  await page.goto(`${server.url}/today`);
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+test.describe('a server that is stopped', () => {
+  test.use({ ownProcess: true });
+
+  test('the server stops cleanly when asked, and says that it is gone', async ({ page, server }) => {
+    await page.goto(`${server.url}/today`);
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    expect(await server.stop('SIGTERM')).toBe(0);
+    await page.goto(`${server.url}/today`).catch(() => undefined);
+    await server.start();
+    await page.goto(`${server.url}/today`);
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  });
 });

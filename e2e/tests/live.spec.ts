@@ -113,28 +113,32 @@ test('a handset takes its call up again after a reload, and both voices are carr
   await expect(caller.getByText('You are talking to Noor Haldane.')).toBeVisible();
 });
 
-test('what was spoken is kept when the server is killed in the middle of a message', async ({
-  context,
-  page,
-  request,
-  server,
-}) => {
-  await openTheLine(request, server.url);
-  const desk = await deskOf(context, server.url, 'Hana Zielinska');
-  const caller = await callFrom(context, server.url, '+1 207 555 0153');
-  await caller.getByRole('button', { name: 'Speak', exact: true }).click();
-  await press(caller, '5');
-  await desk.getByRole('button', { name: 'Decline' }).click();
-  await expect(caller.getByText('Speak now.')).toBeVisible({ timeout: 20_000 });
-  await caller.waitForTimeout(2500);
-  await server.stop('SIGKILL');
-  await server.start();
-  await page.goto(`${server.url}/messages`);
-  const left = page.getByRole('listitem', { name: 'Message from +1 207 555 0153' });
-  await expect(left).toContainText('for Accounts');
-  await expect(left).toContainText(/0:0[234]/);
-  await page.goto(`${server.url}/traffic`);
-  await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0153' })).toContainText('Cut off');
+test.describe('a server that is stopped', () => {
+  test.use({ ownProcess: true });
+
+  test('what was spoken is kept when the server is killed in the middle of a message', async ({
+    context,
+    page,
+    request,
+    server,
+  }) => {
+    await openTheLine(request, server.url);
+    const desk = await deskOf(context, server.url, 'Hana Zielinska');
+    const caller = await callFrom(context, server.url, '+1 207 555 0153');
+    await caller.getByRole('button', { name: 'Speak', exact: true }).click();
+    await press(caller, '5');
+    await desk.getByRole('button', { name: 'Decline' }).click();
+    await expect(caller.getByText('Speak now.')).toBeVisible({ timeout: 20_000 });
+    await caller.waitForTimeout(2500);
+    await server.stop('SIGKILL');
+    await server.start();
+    await page.goto(`${server.url}/messages`);
+    const left = page.getByRole('listitem', { name: 'Message from +1 207 555 0153' });
+    await expect(left).toContainText('for Accounts');
+    await expect(left).toContainText(/0:0[234]/);
+    await page.goto(`${server.url}/traffic`);
+    await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0153' })).toContainText('Cut off');
+  });
 });
 
 test('a group is made, ordered and rung from a key; a wrong one is refused in words', async ({ page, server }) => {

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, saved, startLine, test } from '../support/test';
 
 test.describe('a fresh line', () => {
-  test.use({ data: 'empty' });
+  test.use({ data: 'empty', ownProcess: true });
 
   test('keeps every edit that was shown as saved when the server is killed in the middle of editing', async ({
     page,

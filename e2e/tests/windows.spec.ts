@@ -73,19 +73,23 @@ test('a draft that went on in another window is not put on air unseen', async ({
   await expect(page.getByText('Version 1', { exact: true })).toBeVisible();
 });
 
-test('a person renamed while the server is away is told so, and keeps what was typed', async ({ page, server }) => {
-  await page.goto(`${server.url}/directory/people`);
-  const name = page.getByLabel('Name of Noor Haldane');
-  await expect(name).toBeVisible();
-  await server.stop('SIGKILL');
-  await name.fill('Noor Haldane-Wells');
-  await expect(page.getByText(/Not saved: Locutor’s server does not answer/)).toBeVisible();
-  await expect(name).toHaveValue('Noor Haldane-Wells');
-  await server.start();
-  await name.fill('Noor Wells');
-  await expect(page.getByText(/Not saved/)).toBeHidden();
-  await page.goto(`${server.url}/script`);
-  await expect(page.getByRole('option', { name: 'Noor Wells' }).first()).toBeAttached();
+test.describe('a server that is stopped', () => {
+  test.use({ ownProcess: true });
+
+  test('a person renamed while the server is away is told so, and keeps what was typed', async ({ page, server }) => {
+    await page.goto(`${server.url}/directory/people`);
+    const name = page.getByLabel('Name of Noor Haldane');
+    await expect(name).toBeVisible();
+    await server.stop('SIGKILL');
+    await name.fill('Noor Haldane-Wells');
+    await expect(page.getByText(/Not saved: Locutor’s server does not answer/)).toBeVisible();
+    await expect(name).toHaveValue('Noor Haldane-Wells');
+    await server.start();
+    await name.fill('Noor Wells');
+    await expect(page.getByText(/Not saved/)).toBeHidden();
+    await page.goto(`${server.url}/script`);
+    await expect(page.getByRole('option', { name: 'Noor Wells' }).first()).toBeAttached();
+  });
 });
 
 test('an address that is none leads to Today', async ({ page, server }) => {

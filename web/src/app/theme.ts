@@ -1,4 +1,26 @@
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { defaultThemeConfig } from '@chakra-ui/react/theme';
+
+/** Reading the whole theme costs more than the first screen itself; this is what the screens use. */
+const { recipes, slotRecipes, tokens, semanticTokens, ...rest } = defaultThemeConfig.theme ?? {};
+const pick = <Of>(from: Record<string, Of> | undefined, names: readonly string[]): Record<string, Of> =>
+  Object.fromEntries(Object.entries(from ?? {}).filter(([name]) => names.includes(name)));
+const used = defineConfig({
+  globalCss: defaultThemeConfig.globalCss ?? {},
+  theme: {
+    ...rest,
+    tokens: {
+      ...tokens,
+      colors: pick(tokens?.colors, ['transparent', 'current', 'black', 'white', 'whiteAlpha', 'blackAlpha', 'gray', 'red']),
+    },
+    semanticTokens: {
+      ...semanticTokens,
+      colors: pick(semanticTokens?.colors, ['bg', 'fg', 'border', 'gray', 'red']),
+    },
+    recipes: pick(recipes, ['button', 'heading', 'input', 'link', 'textarea']),
+    slotRecipes: pick(slotRecipes, ['dialog', 'menu', 'table', 'toast']),
+  },
+});
 
 /** A colour for light and for dark. */
 const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
@@ -47,4 +69,4 @@ const config = defineConfig({
 });
 
 /** Paper, ink and one lamp: the application's look as tokens, light and dark. */
-export const system = createSystem(defaultConfig, config);
+export const system = createSystem(defaultBaseConfig, used, config);

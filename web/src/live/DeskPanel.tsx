@@ -96,7 +96,7 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
           </Text>
           <ToRecord of={doing.of} />
           <Flex gap="1.5" mt="2">
-            <Answer phone={phone} />
+            <Answer phone={phone} speaks />
             <Decline phone={phone} />
           </Flex>
         </Ringing>
@@ -135,8 +135,10 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
           </Text>
           {doing.take && <ToRecord of={doing.take} />}
           <Keypad isOff={false} onPress={(key) => phone.press(key)} />
-          <Microphone phone={phone} view={view} />
-          <HangUp phone={phone} />
+          <Flex mt="2" gap="1.5" align="center">
+            <Microphone phone={phone} view={view} />
+            <HangUp phone={phone} />
+          </Flex>
         </Box>
       );
     case 'speaking':
@@ -147,8 +149,10 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
             <b>{names[doing.groupId] ?? 'the group'}</b>:{' '}
             {doing.to.map((id) => names[id]?.split(' ')[0]).join(', ') || 'nobody is free'}.
           </Text>
-          <Microphone phone={phone} view={view} />
-          <HangUp phone={phone} />
+          <Flex mt="2" gap="1.5" align="center">
+            <Microphone phone={phone} view={view} />
+            <HangUp phone={phone} />
+          </Flex>
         </Box>
       );
   }
@@ -183,9 +187,14 @@ function ToRecord({ of }: { readonly of: PhoneTake }) {
   );
 }
 
-function Answer({ phone }: { readonly phone: DeskPhone }) {
+/** `speaks` turns the microphone on too, where the call is of no use without. */
+function Answer({ phone, speaks = false }: { readonly phone: DeskPhone; readonly speaks?: boolean }) {
+  const answer = (): void => {
+    phone.say({ type: 'answer' });
+    if (speaks) void phone.setMicrophone(true);
+  };
   return (
-    <Button size="sm" colorPalette="petrol" flex="1" onClick={() => phone.say({ type: 'answer' })}>
+    <Button size="sm" colorPalette="petrol" flex="1" onClick={answer}>
       <Phone size={14} aria-hidden /> Answer
     </Button>
   );
@@ -233,7 +242,9 @@ function Talking({
         </Button>
         <HangUp phone={phone} />
       </Flex>
-      <Microphone phone={phone} view={view} />
+      <Box mt="2">
+        <Microphone phone={phone} view={view} />
+      </Box>
       <Transfer phone={phone} personId={personId} />
     </Box>
   );
@@ -275,7 +286,7 @@ function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly per
 function Microphone({ phone, view }: Pick<PartProps, 'phone' | 'view'>) {
   const isOn = view.microphone === 'on';
   return (
-    <Box mt="2">
+    <Box>
       <Button
         size="xs"
         variant="outline"

@@ -1,0 +1,27 @@
+import 'reflect-metadata';
+import process from 'node:process';
+import { join } from 'node:path';
+import app from '../../server/dist/app.js';
+
+/** Runs one server after the other in one process, so that the program is loaded once and not for every test. */
+const webDir = join(import.meta.dirname, '..', '..', 'web', 'dist');
+let running = null;
+
+const tasks = {
+  start: async ({ dataDir }) => {
+    running = await app.startServer({ dataDir, webDir, port: 0 });
+    return running.url;
+  },
+  stop: async () => {
+    await running?.app.close();
+    running = null;
+    return '';
+  },
+};
+
+process.on('message', (task) => {
+  tasks[task.type](task).then(
+    (url) => process.send({ url }),
+    (error) => process.send({ problem: error.stack }),
+  );
+});
