@@ -117,6 +117,9 @@ describe('lists of callers', () => {
   });
 });
 
+const open = { id: 'period:dock', name: 'Open' };
+const week = [{ periodId: open.id, day: 6, startMin: 480, endMin: 720 }];
+
 describe('a colleague who leaves', () => {
   it('is replaced in every draft and every box in one step, and can go once nothing on air needs them', async () => {
     const { line, noor, priya, box, draft } = await start();
@@ -144,6 +147,19 @@ describe('a colleague who leaves', () => {
     expect((await ask('delete', `/api/people/${noor.id}`)).status).toBe(204);
   });
 
+  it('is found and replaced in the words of library greetings, and hours that words say are kept', async () => {
+    const { noor, priya } = await start();
+    const { body: shed } = await ask('post', '/api/hours', { name: 'Shed', periods: [open], week });
+    const words = `Ask for {name ${noor.id}}. Open {week ${shed.id}}.`;
+    const { body: greeting } = await ask('post', '/api/greetings', { name: 'Ask', words, voice: 'slt' });
+    expect((await ask('get', `/api/uses/${noor.id}`)).body).toContain('the words of the greeting Ask');
+    expect((await ask('delete', `/api/people/${noor.id}`)).status).toBe(409);
+    expect((await ask('delete', `/api/hours/${shed.id}`)).body.detail).toContain('the words of the greeting Ask');
+    await ask('post', '/api/replacements', { from: noor.id, to: priya.id });
+    const { body: now } = await ask('get', '/api/greetings');
+    expect(now.find(({ id }: { id: string }) => id === greeting.id).words).toContain(`{name ${priya.id}}`);
+  });
+
   it('is replaced only by another person who is there', async () => {
     const { noor, box } = await start();
     expect((await ask('post', '/api/replacements', { from: noor.id, to: box.id })).status).toBe(422);
@@ -155,8 +171,6 @@ describe('a colleague who leaves', () => {
 describe('hours', () => {
   it('have names, are shared, and stay while somebody keeps them', async () => {
     const { noor } = await start();
-    const open = { id: 'period:dock', name: 'Open' };
-    const week = [{ periodId: open.id, day: 6, startMin: 480, endMin: 720 }];
     const { body: dock } = await ask('post', '/api/hours', { name: 'Fuel dock', periods: [open], week });
     expect((await ask('get', '/api/hours')).body.map(({ name }: { name: string }) => name)).toContain('Fuel dock');
     await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision, hoursId: dock.id });

@@ -91,7 +91,15 @@ export {
   type RuleSlot,
   type Slot,
 } from './slot';
-export { greetingsUsed, takesUsed, refersTo, usesOf, type ReferredId, type Use } from './references';
+export {
+  greetingsUsed,
+  replacedInWords,
+  takesUsed,
+  refersTo,
+  usesOf,
+  type ReferredId,
+  type Use,
+} from './references';
 export { readAttendant, type DocumentProblem } from './readAttendant';
 export { attendantJsonSchema, tellSchema } from './attendantSchema';
 export { applyEdit } from './edits/applyEdit';
@@ -106,6 +114,7 @@ export {
   describeEdit,
   describeOutside,
   describeSlot,
+  describeUse,
   describeStep,
   queueReasonWords,
   type Names,

@@ -3,7 +3,7 @@ import { greetingId } from './ids';
 import {
   attendantJsonSchema,
   describeDocumentProblem,
-  describeSlot,
+  describeUse,
   differences,
   greetingsUsed,
   isSame,
@@ -154,7 +154,7 @@ describe('upgrades', () => {
 
 describe('what refers to what', () => {
   it('finds every use, in the words of the place', () => {
-    const inWords = usesOf(attendant, office.id).map((use) => describeSlot(use.slot, attendant, names));
+    const inWords = usesOf(attendant, office.id).map((use) => describeUse(use, attendant, names));
     expect(inWords).toEqual([
       'key 1 of Welcome',
       'the silence path of Welcome',
@@ -162,7 +162,7 @@ describe('what refers to what', () => {
       'the silence path of After hours',
       'the wrong-key path of After hours',
     ]);
-    expect(usesOf(attendant, fuelId).map((use) => use.stepIndex)).toEqual([0]);
+    expect(usesOf(attendant, fuelId)).toEqual([expect.objectContaining({ stepIndex: 0 })]);
     expect(usesOf(attendant, open.id)).toEqual([{ slot: { type: 'period', periodId: open.id }, stepIndex: null }]);
   });
 

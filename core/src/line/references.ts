@@ -1,19 +1,12 @@
-import {
-  personId,
-  type BoxId,
-  type CallerListId,
-  type ContactId,
-  type GroupId,
-  type PersonId,
-  type QueueId,
-} from '../directory';
-import type { PeriodId } from '../hours';
+import type { BoxId, CallerListId, ContactId, GroupId, PersonId, QueueId } from '../directory';
+import type { HoursId, PeriodId } from '../hours';
 import { unreachable } from '../result';
 import type { Attendant } from './attendant';
 import type { GreetingId, LineId, NamedPathId, SheetId } from './ids';
 import { idsInWords } from './pieces';
 import { pathsOf, type Slot } from './slot';
 import type { TakeId } from './take';
+import type { Sheet } from './sheet';
 import type { Hearing, Outside, Path, Step } from './step';
 
 /** Anything an attendant can refer to. */
@@ -28,34 +21,63 @@ export type ReferredId =
   | SheetId
   | NamedPathId
   | PeriodId
+  | HoursId
   | LineId;
 
-/** Where something is used: a step of a path, or a rule of the answering order. */
-export type Use = { readonly slot: Slot; readonly stepIndex: number | null };
+/** Where something is used: a step of a path, a rule of the answering order, or the words of a sheet. */
+export type Use = { readonly slot: Slot; readonly stepIndex: number | null } | { readonly sheetId: SheetId };
 
 /** Every place of the attendant that refers to something. */
 export function usesOf(attendant: Attendant, id: ReferredId): readonly Use[] {
-  return pathsOf(attendant).flatMap(({ slot, path }): Use[] => {
+  const inSheets = attendant.sheets.flatMap((sheet): Use[] =>
+    wordsOf(sheet).some((words) => idsInWords(words).some((each) => each === id)) ? [{ sheetId: sheet.id }] : [],
+  );
+  const inPaths = pathsOf(attendant).flatMap(({ slot, path }): Use[] => {
     const isRule =
       (slot.type === 'period' && slot.periodId === id) || (slot.type === 'callers' && slot.callerListId === id);
     const steps = path.flatMap((step, stepIndex) => (refersTo(step).includes(id) ? [{ slot, stepIndex }] : []));
     return isRule ? [{ slot, stepIndex: null }, ...steps] : steps;
   });
+  return [...inSheets, ...inPaths];
+}
+
+/** The words of a sheet itself, in which live parts can stand. */
+function wordsOf(sheet: Sheet): readonly string[] {
+  if (sheet.type === 'announcement') return [sheet.words];
+  return [sheet.openingWords, sheet.closingWords, sheet.silenceWords, sheet.wrongKeyWords];
+}
+
+/** A sheet whose own words speak of another person or other hours than before. */
+export function replacedInSheet(sheet: Sheet, from: ReferredId, to: ReferredId): Sheet {
+  const words = (text: string): string => replacedInWords(text, from, to);
+  if (sheet.type === 'announcement') return { ...sheet, words: words(sheet.words) };
+  return {
+    ...sheet,
+    openingWords: words(sheet.openingWords),
+    closingWords: words(sheet.closingWords),
+    silenceWords: words(sheet.silenceWords),
+    wrongKeyWords: words(sheet.wrongKeyWords),
+  };
+}
+
+/** Live parts name what they speak of at the end of their braces. */
+export function replacedInWords(words: string, from: ReferredId, to: ReferredId): string {
+  return words.replaceAll(` ${from}}`, ` ${to}}`);
 }
 
 /** Everything a step refers to. */
 export function refersTo(step: Step): readonly ReferredId[] {
   switch (step.type) {
     case 'ring':
-      return [step.personId, ...inHearing(step.hear), ...inWords(step.before)];
+      return [step.personId, ...inHearing(step.hear), ...idsInWords(step.before)];
     case 'ringOutside':
-      return [...inOutside(step.to), ...inHearing(step.hear), ...inWords(step.before)];
+      return [...inOutside(step.to), ...inHearing(step.hear), ...idsInWords(step.before)];
     case 'ringGroup':
-      return [step.groupId, ...inHearing(step.hear), ...inWords(step.before)];
+      return [step.groupId, ...inHearing(step.hear), ...idsInWords(step.before)];
     case 'waitInQueue':
       return [step.queueId];
     case 'handOver':
-      return [...inOutside(step.to), ...inWords(step.before)];
+      return [...inOutside(step.to), ...idsInWords(step.before)];
     case 'toLine':
       return [step.lineId];
     case 'takeMessage':
@@ -65,9 +87,9 @@ export function refersTo(step: Step): readonly ReferredId[] {
     case 'followPath':
       return [step.pathId];
     case 'say':
-      return step.spoken.type === 'greeting' ? [step.spoken.greetingId] : inWords(step.spoken.words);
+      return step.spoken.type === 'greeting' ? [step.spoken.greetingId] : idsInWords(step.spoken.words);
     case 'hangUp':
-      return inWords(step.words);
+      return idsInWords(step.words);
     case 'back':
     case 'sayAgain':
     case 'searchByName':
@@ -77,11 +99,6 @@ export function refersTo(step: Step): readonly ReferredId[] {
     default:
       return unreachable(step);
   }
-}
-
-/** People of whom live parts speak. */
-function inWords(words: string): readonly PersonId[] {
-  return words === '' ? [] : idsInWords(words).filter((id): id is PersonId => personId.is(id));
 }
 
 function inOutside(to: Outside): readonly ContactId[] {
@@ -100,8 +117,7 @@ export function replacedInPath(path: Path, from: ReferredId, to: ReferredId): Pa
 /** Ids are told apart by their kind, so exchanging the text wherever a value is exactly that id is exact. */
 function replaced<Value>(value: Value, from: ReferredId, to: ReferredId): Value {
   if (value === (from as unknown)) return to as Value;
-  // Live parts name it at the end of their braces.
-  if (typeof value === 'string') return value.replaceAll(` ${from}}`, ` ${to}}`) as Value;
+  if (typeof value === 'string') return replacedInWords(value, from, to) as Value;
   if (Array.isArray(value)) return value.map((each: unknown) => replaced(each, from, to)) as Value;
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, replaced(each, from, to)])) as Value;

@@ -1,5 +1,18 @@
 import { attendant, fuelId, noor, priya, welcomeId } from '../testing/boatyard';
-import { applyEdit, idsInWords, refersTo, takeId, takesUsed, usesOf, withoutTakes, type Edit, type Step } from '.';
+import { hoursId } from '../hours';
+import {
+  applyEdit,
+  describeUse,
+  findSheet,
+  idsInWords,
+  refersTo,
+  takeId,
+  takesUsed,
+  usesOf,
+  withoutTakes,
+  type Edit,
+  type Step,
+} from '.';
 
 const take = (id: string) => ({ takeId: takeId.create(id), byVoice: false });
 const typed = (words: string): Step => ({ type: 'say', spoken: { type: 'typed', words } });
@@ -19,6 +32,24 @@ describe('what words and recordings refer to', () => {
     const edit: Edit = { type: 'setPath', slot: { type: 'otherwise' }, path: [typed('Ask for {name person:noor}.')] };
     const now = applyEdit(applyEdit(attendant, edit), { type: 'replaceEverywhere', from: noor.id, to: priya.id });
     expect(now.answering.otherwise).toEqual([typed('Ask for {name person:priya}.')]);
+  });
+
+  it('finds people and hours in the words of the sheets, and lets others be said there', () => {
+    const hours = hoursId.create('yard');
+    const edits: readonly Edit[] = [
+      { type: 'setWords', sheetId: welcomeId, part: 'closingWords', words: 'Or ask for {name person:noor}.' },
+      { type: 'setWords', sheetId: fuelId, part: 'words', words: 'Open {week hours:yard}. {extension person:noor}.' },
+    ];
+    const now = edits.reduce(applyEdit, attendant);
+    expect(usesOf(now, noor.id).filter((use) => 'sheetId' in use)).toEqual([
+      { sheetId: welcomeId },
+      { sheetId: fuelId },
+    ]);
+    expect(usesOf(now, hours).map((use) => describeUse(use, now, {}))).toEqual(['the words of Fuel dock']);
+    const replaced = applyEdit(now, { type: 'replaceEverywhere', from: noor.id, to: priya.id });
+    expect(findSheet(replaced, welcomeId)).toMatchObject({ closingWords: 'Or ask for {name person:priya}.' });
+    expect(findSheet(replaced, fuelId)).toMatchObject({ words: 'Open {week hours:yard}. {extension person:priya}.' });
+    expect(usesOf(replaced, noor.id).filter((use) => 'sheetId' in use)).toEqual([]);
   });
 
   it('finds every recording a sheet may be heard from, those that wait for the voice too', () => {

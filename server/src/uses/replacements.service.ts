@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { Member, PersonId } from '@locutor/core/directory';
-import { applyEdit, type GreetingId, type ReferredId } from '@locutor/core/line';
+import { applyEdit, replacedInWords, type GreetingId, type ReferredId } from '@locutor/core/line';
 import { DataSource, IsNull, type EntityManager } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
+import { GreetingEntity } from '../greetings/greeting.entity';
 import { GroupEntity } from '../groups/group.entity';
 import { QueueEntity } from '../queues/queue.entity';
 import { DraftEntity } from '../drafts/draft.entity';
@@ -33,6 +34,7 @@ export class ReplacementsService {
     const before = await this.uses.of(from);
     await this.database.transaction(async (rows) => {
       await replaceInDrafts(rows, from, to);
+      await replaceInGreetings(rows, from, to);
       await replaceInBoxes(rows, from, to);
       await replaceInGroups(rows, from, to);
       await replaceInQueues(rows, from, to);
@@ -49,6 +51,13 @@ async function replaceInDrafts(rows: EntityManager, from: ReferredId, to: Referr
     if (after === before) continue;
     const changes = { attendant: after as never, revision: draft.revision + 1, savedAt: Date.now() };
     await rows.update(DraftEntity, { lineId: draft.lineId }, changes);
+  }
+}
+
+async function replaceInGreetings(rows: EntityManager, from: ReferredId, to: ReferredId): Promise<void> {
+  for (const { id, words, revision } of await rows.findBy(GreetingEntity, { deletedAt: IsNull() })) {
+    const now = replacedInWords(words, from, to);
+    if (now !== words) await rows.update(GreetingEntity, { id }, { words: now, revision: revision + 1 });
   }
 }
 

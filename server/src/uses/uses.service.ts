@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { HoursId } from '@locutor/core/hours';
 import type { Attendant, Names, ReferredId } from '@locutor/core/line';
-import { describeSlot, usesOf } from '@locutor/core/line';
+import { describeUse, idsInWords, usesOf } from '@locutor/core/line';
 import { DataSource, IsNull } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
 import { CallerListEntity } from '../callerLists/callerList.entity';
@@ -51,8 +51,12 @@ export class UsesService {
     const boxes = await this.database.getRepository(BoxEntity).findBy({ deletedAt: IsNull() });
     const groups = await this.database.getRepository(GroupEntity).findBy({ deletedAt: IsNull() });
     const queues = await this.database.getRepository(QueueEntity).findBy({ deletedAt: IsNull() });
+    const greetings = await this.database.getRepository(GreetingEntity).findBy({ deletedAt: IsNull() });
     return [
       ...inLines.flat(),
+      ...greetings.flatMap(({ name, words }) =>
+        idsInWords(words).some((each) => each === id) ? [`the words of the greeting ${name}`] : [],
+      ),
       ...boxes.flatMap((box) => usesInBox(box, id)),
       ...groups.flatMap((group) => usesAsMember(group, 'group', id)),
       ...queues.flatMap((queue) => [...usesAsMember(queue, 'queue', id), ...usesInQueue(queue, id)]),
@@ -70,6 +74,7 @@ export class UsesService {
       ...people.map(({ name }) => name),
       ...groups.map(({ name }) => `the group ${name}`),
       ...queues.map(({ name }) => `the queue ${name}`),
+      ...(await this.of(hoursId)),
     ];
   }
 
@@ -89,7 +94,7 @@ export class UsesService {
 function usesInWords(document: unknown, id: ReferredId, names: Names, where: string): string[] {
   if (document === undefined) return [];
   const attendant: Attendant = storedAttendant(document);
-  return usesOf(attendant, id).map((use) => `${describeSlot(use.slot, attendant, names)}, ${where}`);
+  return usesOf(attendant, id).map((use) => `${describeUse(use, attendant, names)}, ${where}`);
 }
 
 function usesInBox({ name, greetingId, ownerId, tell }: BoxEntity, id: ReferredId): string[] {

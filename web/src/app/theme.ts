@@ -6,7 +6,7 @@ const { recipes, slotRecipes, tokens, semanticTokens, ...rest } = defaultThemeCo
 const pick = <Of>(from: Record<string, Of> | undefined, names: readonly string[]): Record<string, Of> =>
   Object.fromEntries(Object.entries(from ?? {}).filter(([name]) => names.includes(name)));
 const used = defineConfig({
-  globalCss: defaultThemeConfig.globalCss ?? {},
+  ...defaultThemeConfig,
   theme: {
     ...rest,
     tokens: {

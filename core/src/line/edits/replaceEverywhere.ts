@@ -1,5 +1,5 @@
 import type { Attendant } from '../attendant';
-import { replacedInPath, usesOf } from '../references';
+import { replacedInPath, replacedInSheet, usesOf } from '../references';
 import { pathAt, type Slot } from '../slot';
 import type { ReplaceEverywhere } from './edit';
 import { setPath } from './setPath';
@@ -9,10 +9,13 @@ import { setPath } from './setPath';
  * Rules of the answering order stay: a period or a list is what they are about.
  */
 export function replaceEverywhere(attendant: Attendant, { from, to }: ReplaceEverywhere): Attendant {
-  const slots = usesOf(attendant, from).flatMap(({ slot, stepIndex }): Slot[] => (stepIndex === null ? [] : [slot]));
+  const uses = usesOf(attendant, from);
+  const slots = uses.flatMap((use): Slot[] => ('slot' in use && use.stepIndex !== null ? [use.slot] : []));
+  const inSheets = new Set(uses.flatMap((use) => ('sheetId' in use ? [use.sheetId] : [])));
+  const sheets = attendant.sheets.map((sheet) => (inSheets.has(sheet.id) ? replacedInSheet(sheet, from, to) : sheet));
   return slots.reduce(
     (changed, slot) =>
       setPath(changed, { type: 'setPath', slot, path: replacedInPath(pathAt(changed, slot) ?? [], from, to) }),
-    attendant,
+    inSheets.size > 0 ? { ...attendant, sheets } : attendant,
   );
 }

@@ -6,6 +6,7 @@ import type { Edit, SetMenuSettings, SetPath, WordsPart } from '../edits/edit';
 import type { DocumentProblem } from '../readAttendant';
 import type { NamedPathId, SheetId } from '../ids';
 import { pathAt, sheetOfSlot, slotOfRule, type RuleSlot, type Slot } from '../slot';
+import type { Use } from '../references';
 import type { Outside, Step } from '../step';
 
 /** How things that steps refer to are called: the directory's and library's names by id. */
@@ -93,6 +94,11 @@ export function describeSlot(slot: Slot, attendant: Attendant, names: Names): st
     default:
       return unreachable(slot);
   }
+}
+
+/** Where something is used, in words that follow on "in". */
+export function describeUse(use: Use, attendant: Attendant, names: Names): string {
+  return 'slot' in use ? describeSlot(use.slot, attendant, names) : `the words of ${nameOf(attendant, use.sheetId)}`;
 }
 
 /** Why a queue let a caller go, after "if". */

@@ -1,7 +1,9 @@
 import { Button, Menu, Portal } from '@chakra-ui/react';
 import { writePiece, type WordsPiece } from '@locutor/core/line';
 import { Plus } from 'lucide-react';
-import { usePeople } from '../../api/resources';
+import type { Person } from '@locutor/core/directory';
+import type { Hours } from '@locutor/core/hours';
+import { useAllHours, usePeople } from '../../api/resources';
 
 type Special = Exclude<WordsPiece, { type: 'text' }>;
 
@@ -16,6 +18,19 @@ const pauses = [500, 1000, 2000].map((ms) => ({
   label: `A pause of ${ms / 1000} s`,
   piece: { type: 'pause', ms } as const,
 }));
+
+/** Any hours by name: those of a group, a queue or a shed. */
+const hoursParts = ({ id, name }: Hours): readonly { readonly label: string; readonly piece: Special }[] => [
+  { label: `${name}: the week`, piece: { type: 'live', part: { type: 'week', hoursId: id } } },
+  { label: `${name}: today`, piece: { type: 'live', part: { type: 'today', hoursId: id } } },
+  { label: `${name}: when it opens next`, piece: { type: 'live', part: { type: 'opens', hoursId: id } } },
+];
+const personPart =
+  (type: 'name' | 'extension') =>
+  ({ id, name }: Person): { readonly label: string; readonly piece: Special } => ({
+    label: name,
+    piece: { type: 'live', part: { type, personId: id } },
+  });
 
 interface Props {
   readonly label: string;
@@ -32,17 +47,14 @@ export function InsertMenu({ label, withOptions, onInsert }: Props) {
       {text}
     </Menu.Item>
   );
-  const peopleMenu = (title: string, type: 'name' | 'extension') => (
+  const hours = useAllHours().data ?? [];
+  const submenu = (title: string, parts: readonly { readonly label: string; readonly piece: Special }[]) => (
     <Menu.Root onSelect={({ value }) => onInsert(value)} positioning={{ placement: 'right-start' }} lazyMount>
       <Menu.TriggerItem>{title}</Menu.TriggerItem>
       <Portal>
         <Menu.Positioner>
           <Menu.Content maxH="320px" overflowY="auto">
-            {people.map(({ id, name }) => (
-              <Menu.Item key={id} value={writePiece({ type: 'live', part: { type, personId: id } })}>
-                {name}
-              </Menu.Item>
-            ))}
+            {parts.map(item)}
           </Menu.Content>
         </Menu.Positioner>
       </Portal>
@@ -68,8 +80,9 @@ export function InsertMenu({ label, withOptions, onInsert }: Props) {
         <Menu.Positioner>
           <Menu.Content>
             {[...general, ...(withOptions ? [options] : [])].map(item)}
-            {peopleMenu('A person’s name', 'name')}
-            {peopleMenu('A person’s extension', 'extension')}
+            {hours.length > 1 && submenu('Hours by name', hours.flatMap(hoursParts))}
+            {submenu('A person’s name', people.map(personPart('name')))}
+            {submenu('A person’s extension', people.map(personPart('extension')))}
             <Menu.Separator />
             {pauses.map(item)}
           </Menu.Content>

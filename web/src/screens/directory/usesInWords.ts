@@ -12,12 +12,15 @@ import {
 /** Uses gathered by sheet: "Welcome: key 0, silence; After hours: key 2". */
 export function usesInWords(uses: readonly Use[], attendant: Attendant, names: Names): string {
   const places = new Map<string, Set<string>>();
-  for (const { slot } of uses) {
-    const sheetId = sheetOfSlot(slot);
+  for (const use of uses) {
+    const sheetId = 'slot' in use ? sheetOfSlot(use.slot) : use.sheetId;
     const sheet = sheetId
       ? (findSheet(attendant, sheetId)?.name ?? 'a deleted sheet')
-      : placeName(slot, attendant, names);
-    places.set(sheet, (places.get(sheet) ?? new Set()).add(placeInSheet(slot, names)));
+      : 'slot' in use
+        ? placeName(use.slot, attendant, names)
+        : '';
+    const within = 'slot' in use ? placeInSheet(use.slot, names) : 'its words';
+    places.set(sheet, (places.get(sheet) ?? new Set()).add(within));
   }
   return [...places].map(([sheet, within]) => `${sheet}: ${[...within].join(', ')}`).join('; ');
 }

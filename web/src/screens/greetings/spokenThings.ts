@@ -1,4 +1,4 @@
-import { describeSlot, languageOf, languages, usesOf, type VoiceId } from '@locutor/core/line';
+import { describeUse, languageOf, languages, usesOf, type VoiceId } from '@locutor/core/line';
 import {
   outOfStep,
   saysOfSheet,
@@ -77,7 +77,7 @@ export function useSpokenThings(): readonly SpokenThing[] {
         : sentencesOf(words, voice, { type: 'line' }, facts),
       ...stateOf(take ? [{ use: take, says: saysOfWords(words, voice, facts) }] : []),
       uses: [
-        ...usesOf(attendant, id).map((use) => describeSlot(use.slot, attendant, names)),
+        ...usesOf(attendant, id).map((use) => describeUse(use, attendant, names)),
         ...boxes.filter((box) => box.greetingId === id).map((box) => `the box ${box.name}`),
         ...inQueues.map((queue) => `the queue ${queue.name}`),
       ],

@@ -1,5 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { describeFinding } from '@locutor/core/proof';
+import { describeOutOfStep } from '@locutor/core/speech';
 import { ChevronRight } from 'lucide-react';
 import { Link } from 'react-router';
 import { useMessages } from '../../api/resources';
@@ -7,6 +8,7 @@ import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
 import { useFaults } from '../../draft/useFindings';
+import { useSpokenThings } from '../greetings/spokenThings';
 import { findingLink } from '../script/findingSheet';
 
 interface Need {
@@ -56,6 +58,7 @@ function useNeeds(): readonly Need[] {
   const faults = useFaults();
   const differences = useAirDifferences();
   const unheard = useMessages().data?.filter((message) => !message.heard).length ?? 0;
+  const things = useSpokenThings();
   const needs: Need[] = [];
   if (unheard > 0) {
     const says = unheard === 1 ? 'One message was not heard yet.' : `${unheard} messages were not heard yet.`;
@@ -63,6 +66,12 @@ function useNeeds(): readonly Need[] {
   }
   for (const finding of faults.slice(0, mostFaultsListed)) {
     needs.push({ says: describeFinding(finding, attendant, names), does: 'Mend it', to: findingLink(finding) });
+  }
+  for (const { id, name, kind, differences: untrue, byVoice } of things) {
+    const [first] = untrue;
+    if (!first || byVoice) continue;
+    const to = kind === 'greeting' ? `/greetings/${id}` : `/script/${id}`;
+    needs.push({ says: `The recording of ${name}: ${describeOutOfStep(first)}`, does: 'Put it right', to });
   }
   if (differences === 'first') needs.push({ says: 'Nothing is on air yet.', does: 'Put it on air', to: '/on-air' });
   else if (differences !== 'same') {
