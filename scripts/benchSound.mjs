@@ -14,7 +14,7 @@ export function benchSound(row) {
   const voice = ['synth', '0.22', 'sawtooth', '180', 'synth', '0.22', 'sine', 'amod', '3', 'lowpass', '3000'];
   sox(['-n', '-r', '44100', '-c', '2', '-b', '16', wav, ...voice, 'gain', '-14', 'pad', '0', '0.13', 'repeat', '170']);
   const effects = ['remix', '-', 'rate', '-h', '8000', 'silence', '1', '0.1', '0.5%', 'gain', '-n', '-3', 'reverse'];
-  const trimEnd = ['silence', '1', '0.1', '0.5%', 'reverse', 'fade', '0.01', '-0', '0.01'];
+  const trimEnd = ['silence', '1', '0.1', '0.5%', 'fade', '0.01', 'reverse', 'fade', '0.01'];
   const soxMs = best(5, () => sox([wav, '-e', 'mu-law', theirs, ...effects, ...trimEnd]));
   const inside = JSON.parse(node([join(root, 'scripts', 'benchPolish.mjs'), wav, ours]));
   row(

@@ -22,23 +22,27 @@ function windowAt(x: number): number {
   return here + (next - here) * (x * tableSteps - step);
 }
 
-/** The sum of products of so many values of two rows, each from a place on; four at a time, which is quicker. */
-export function dot(one: Float32Array, oneFrom: number, other: Float32Array, otherFrom: number, count: number): number {
-  let [a, b, c, d] = [0, 0, 0, 0];
-  let step = 0;
-  for (; step + 3 < count; step += 4) {
-    const [i, j] = [oneFrom + step, otherFrom + step];
-    a += (one[i] as number) * (other[j] as number);
-    b += (one[i + 1] as number) * (other[j + 1] as number);
-    c += (one[i + 2] as number) * (other[j + 2] as number);
-    d += (one[i + 3] as number) * (other[j + 3] as number);
+/** The sum of products of so many values of two rows, each from a place on; eight at a time, which is quicker. */
+export function dot(one: Float32Array, oneFrom: number, other: Float64Array, otherFrom: number, count: number): number {
+  let a = 0;
+  let b = 0;
+  let c = 0;
+  let d = 0;
+  let i = oneFrom;
+  let j = otherFrom;
+  const end = otherFrom + count;
+  for (; j + 7 < end; i += 8, j += 8) {
+    a += (one[i] as number) * (other[j] as number) + (one[i + 4] as number) * (other[j + 4] as number);
+    b += (one[i + 1] as number) * (other[j + 1] as number) + (one[i + 5] as number) * (other[j + 5] as number);
+    c += (one[i + 2] as number) * (other[j + 2] as number) + (one[i + 6] as number) * (other[j + 6] as number);
+    d += (one[i + 3] as number) * (other[j + 3] as number) + (one[i + 7] as number) * (other[j + 7] as number);
   }
-  for (; step < count; step += 1) a += (one[oneFrom + step] as number) * (other[otherFrom + step] as number);
+  for (; j < end; i += 1, j += 1) a += (one[i] as number) * (other[j] as number);
   return a + b + c + d;
 }
 
 /** Runs a symmetric filter over samples; it looks as far ahead as back, so nothing is delayed. */
-export function convolve(samples: Float32Array, taps: Float32Array): Float32Array {
+export function convolve(samples: Float32Array, taps: Float64Array): Float32Array {
   const half = (taps.length - 1) / 2;
   return samples.map((_, index) => {
     const from = Math.max(0, half - index);

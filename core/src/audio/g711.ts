@@ -50,7 +50,9 @@ const decoded: Readonly<Record<G711Law, Float32Array>> = {
 /** Samples from -1 to 1 as codes of a law, a byte each. */
 export function encodeG711(samples: Float32Array, law: G711Law): Uint8Array {
   const encode = law === 'mu' ? encodeMuLawSample : encodeALawSample;
-  return Uint8Array.from(samples, (sample) => encode(toInt16(sample)));
+  const codes = new Uint8Array(samples.length);
+  for (let index = 0; index < samples.length; index += 1) codes[index] = encode(toInt16(samples[index] as number));
+  return codes;
 }
 
 /** Codes of a law as samples from -1 to 1. */

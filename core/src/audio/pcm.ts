@@ -1,3 +1,5 @@
+const { abs } = Math;
+
 /** One channel of sound: samples from -1 to 1 at a rate in Hz. */
 export interface Pcm {
   readonly samples: Float32Array;
@@ -14,14 +16,17 @@ export function lengthMs({ samples, rateHz }: Pcm): number {
 /** Root mean square of the samples in dB relative to full scale; -Infinity for silence. */
 export function levelDb({ samples }: Pcm): number {
   let sum = 0;
-  for (const sample of samples) sum += sample * sample;
+  for (let index = 0; index < samples.length; index += 1) sum += (samples[index] as number) ** 2;
   return 10 * Math.log10(sum / Math.max(1, samples.length));
 }
 
 /** Largest sample regardless of sign, 0 to 1. */
 export function peakOf({ samples }: Pcm): number {
   let peak = 0;
-  for (const sample of samples) peak = Math.max(peak, Math.abs(sample));
+  for (let index = 0; index < samples.length; index += 1) {
+    const size = abs(samples[index] as number);
+    if (size > peak) peak = size;
+  }
   return peak;
 }
 

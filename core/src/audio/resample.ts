@@ -2,7 +2,7 @@ import { dot, windowedSinc } from './fir';
 import type { Pcm } from './pcm';
 
 /** Zero crossings of the filter on each side: more is steeper and slower. */
-const crossings = 29;
+const crossings = 23;
 /**
  * Where the filter is half closed, as a part of the lower of the two Nyquist rates. It is shut a little above the
  * Nyquist rate: the little that folds back there lands above all that a telephone carries.
@@ -46,7 +46,7 @@ function filtered(
   const phases = phaseTable(fromHz, rateHz, cutoff, reach);
   const samples = new Float32Array(length);
   for (let index = 0; index < length; index += 1) {
-    const taps = phases[index % phases.length] as Float32Array;
+    const taps = phases[index % phases.length] as Float64Array;
     const first = Math.ceil(index * step - reach);
     const from = Math.max(0, -first);
     const to = Math.min(taps.length, source.length - first);
@@ -56,12 +56,12 @@ function filtered(
 }
 
 /** The filter's taps for each position that an output sample can have between two input samples; they repeat. */
-function phaseTable(fromHz: number, toHz: number, cutoff: number, reach: number): Float32Array[] {
+function phaseTable(fromHz: number, toHz: number, cutoff: number, reach: number): Float64Array[] {
   const count = Math.round(toHz / greatestCommonDivisor(fromHz, toHz));
   return Array.from({ length: count }, (_, phase) => {
     const centre = (phase * fromHz) / toHz;
     const first = Math.ceil(centre - reach);
-    const taps = new Float32Array(Math.floor(centre + reach) - first + 1);
+    const taps = new Float64Array(Math.floor(centre + reach) - first + 1);
     return taps.map((_unused, tap) => windowedSinc(first + tap - centre, cutoff, reach));
   });
 }

@@ -30,7 +30,8 @@ export function trimEnds(
 function levelsOf(samples: Float32Array, size: number): readonly number[] {
   return Array.from({ length: Math.ceil(samples.length / size) }, (_, window) => {
     let sum = 0;
-    for (const sample of samples.subarray(window * size, (window + 1) * size)) sum += sample * sample;
+    const end = Math.min(samples.length, (window + 1) * size);
+    for (let index = window * size; index < end; index += 1) sum += (samples[index] as number) ** 2;
     return 10 * Math.log10(sum / size);
   });
 }
