@@ -357,15 +357,18 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private take(event: ExchangeEvent): void {
     if (!this.world) return;
     const before = this.exchange;
-    const { exchange, effects, atMs } = stepExchange(this.world, before, event);
+    const { exchange, effects, told, atMs } = stepExchange(this.world, before, event);
     this.exchange = exchange;
-    for (const [id, call] of exchange.calls) {
-      if (call.state.phase === before.calls.get(id)?.state.phase) continue;
+    // Only what calls were told changes them; looking at all of a thousand at each step would take longer than the step.
+    const changed = new Set(told.map((each) => each.callId));
+    for (const id of changed) {
+      const call = exchange.calls.get(id);
+      if (!call || call.state.phase === before.calls.get(id)?.state.phase) continue;
       this.runs.get(id)?.show(call.state);
       this.askers.get(id)?.phaseIs(call.state.phase.type);
     }
     for (const effect of effects) this.carryOut(effect, atMs);
-    for (const id of before.calls.keys()) if (!exchange.calls.has(id)) this.end(id);
+    for (const id of changed) if (before.calls.has(id) && !exchange.calls.has(id)) this.end(id);
     if (exchange !== before) this.changed();
   }
 
