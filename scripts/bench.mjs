@@ -66,7 +66,11 @@ async function benchSpeech() {
     `${(first.audioMs / first.ms).toFixed(1)} x`,
     `${(first.audioMs / 1000).toFixed(0)} s of speech`,
   );
-  row('The same from the cache, times faster', `${(first.ms / again.ms).toFixed(0)} x`, `${again.ms.toFixed(0)} ms`);
+  row(
+    'One sentence from the cache',
+    `${(again.ms / texts.length).toFixed(1)} ms`,
+    `all of them ${(first.ms / again.ms).toFixed(0)} x faster than spoken anew; aim: under 5 ms`,
+  );
 }
 
 async function benchBrowser() {

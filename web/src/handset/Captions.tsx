@@ -3,18 +3,20 @@ import type { TranscriptEntry } from '@locutor/core/call';
 import type { Names } from '@locutor/core/line';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import type { Heard } from '../parts/heard';
+import { WordBeingSaid } from '../parts/SpokenCaption';
 import { captionOf, linkOf } from './captionWords';
 
 interface Props {
   readonly transcript: readonly TranscriptEntry[];
-  /** Index of the sentence being heard. */
-  readonly speaking: number | null;
+  /** The sentence being heard. */
+  readonly speaking: Heard | null;
   /** Indexes of sentences not heard. */
   readonly unheard: ReadonlySet<number>;
   readonly names: Names;
 }
 
-/** What is heard, line by line, the sentence being spoken marked; each leads to where it was written. */
+/** What is heard, line by line, the word being spoken marked; each leads to where it was written. */
 export function Captions({ transcript, speaking, unheard, names }: Props) {
   const end = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -24,14 +26,22 @@ export function Captions({ transcript, speaking, unheard, names }: Props) {
     <Box role="log" aria-label="What is heard" tabIndex={0} flex="1" minH="0" overflow="auto" px="4" py="2">
       {transcript.map((entry, index) => {
         if (unheard.has(index)) return null;
-        return <Caption key={index} entry={entry} isSpeaking={index === speaking} names={names} />;
+        return (
+          <Caption key={index} entry={entry} speaking={index === speaking?.index ? speaking : null} names={names} />
+        );
       })}
       <div ref={end} />
     </Box>
   );
 }
 
-function Caption({ entry, isSpeaking, names }: { entry: TranscriptEntry; isSpeaking: boolean; names: Names }) {
+interface CaptionProps {
+  readonly entry: TranscriptEntry;
+  readonly speaking: Heard | null;
+  readonly names: Names;
+}
+
+function Caption({ entry, speaking, names }: CaptionProps) {
   if (entry.type === 'said') {
     return (
       <Box
@@ -44,13 +54,13 @@ function Caption({ entry, isSpeaking, names }: { entry: TranscriptEntry; isSpeak
         pl="2.5"
         ml="-2.5"
         borderLeftWidth="3px"
-        borderColor={isSpeaking ? 'petrol.solid' : 'transparent'}
-        bg={isSpeaking ? 'petrol.subtle' : 'transparent'}
-        aria-current={isSpeaking ? 'true' : undefined}
+        borderColor={speaking ? 'petrol.solid' : 'transparent'}
+        bg={speaking ? 'petrol.subtle' : 'transparent'}
+        aria-current={speaking ? 'true' : undefined}
         _hover={{ textDecoration: 'underline' }}
       >
         <Link to={linkOf(entry.source)} title="Go to where this is written">
-          {entry.text}
+          {speaking ? <WordBeingSaid text={entry.text} heard={speaking} /> : entry.text}
         </Link>
       </Box>
     );

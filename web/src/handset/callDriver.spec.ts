@@ -123,7 +123,7 @@ describe('the handset', () => {
     expect(said()).toEqual(['Welcome.']);
     mockAudible.playing?.watch.onItem(1);
     const { transcript, speaking } = driver.getView();
-    expect(transcript[speaking ?? -1]).toMatchObject({ text: 'Please choose.' });
+    expect(transcript[speaking?.index ?? -1]).toMatchObject({ text: 'Please choose.' });
     finishPlaying();
     expect(driver.getView().speaking).toBeNull();
     expect(phase()).toBe('menuWaiting');

@@ -21,6 +21,7 @@ import type { Key } from '@locutor/core/line';
 import { record, type MicrophoneProblem, type Recording } from './microphone';
 import { playItems, playOverAndOver } from './speaker';
 import { playKeyTone, playRingback } from './sounds';
+import type { Heard } from '../parts/heard';
 
 export interface CallOptions {
   readonly script: CallScript;
@@ -43,8 +44,8 @@ export interface CallView {
   readonly transcript: readonly TranscriptEntry[];
   /** Every phone that rings for it now. */
   readonly rung: readonly RungNow[];
-  /** Index in the transcript of the sentence being heard; null when none is. */
-  readonly speaking: number | null;
+  /** The sentence being heard, by its place in the transcript; null when none is. */
+  readonly speaking: Heard | null;
   /** Indexes of sentences that were to be said but have not been begun: still to come, or cut short. */
   readonly unheard: ReadonlySet<number>;
   /** Loudness of the caller's voice while recording, dB relative to full scale. */
@@ -225,7 +226,10 @@ export class CallDriver {
     const sentences = items.filter((item) => item.type === 'sentence');
     this.set({ unheard: new Set([...this.view.unheard, ...sentences.map((_, index) => first + index)]) });
     const stop = playItems(items, {
-      onItem: (index) => this.begin(items[index]?.type === 'sentence' ? first + index : null),
+      onItem: (index, ms) => {
+        const isSentence = items[index]?.type === 'sentence';
+        this.begin(isSentence ? { index: first + index, sinceMs: Date.now(), ms } : null);
+      },
       onMute: () => this.set({ isMute: true }),
       onEnd: () => {
         this.stops.delete(playId);
@@ -236,8 +240,8 @@ export class CallDriver {
     this.stops.set(playId, stop);
   }
 
-  private begin(speaking: number | null): void {
-    this.set({ speaking, unheard: new Set([...this.view.unheard].filter((index) => index !== speaking)) });
+  private begin(speaking: Heard | null): void {
+    this.set({ speaking, unheard: new Set([...this.view.unheard].filter((index) => index !== speaking?.index)) });
   }
 
   private startTimer(timerId: number, afterMs: number): void {

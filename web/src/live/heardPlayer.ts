@@ -6,9 +6,14 @@ const loaded = new Map<string, Promise<Pcm | null>>();
 
 /**
  * Plays items by the lengths the line gave them, beginning so far into them. The line keeps the clock: what comes late
- * is begun late and cut by what follows. Returns how to stop.
+ * is begun late and cut by what follows. Told which item begins, how long it takes, and how much of it is over
+ * already, in ms. Returns how to stop.
  */
-export function playHeard(items: readonly HeardItem[], fromMs: number, onItem: (index: number) => void): () => void {
+export function playHeard(
+  items: readonly HeardItem[],
+  fromMs: number,
+  onItem: (index: number, ms: number, skippedMs: number) => void,
+): () => void {
   const stops: (() => void)[] = [];
   const timers: ReturnType<typeof setTimeout>[] = [];
   let isOver = false;
@@ -19,8 +24,9 @@ export function playHeard(items: readonly HeardItem[], fromMs: number, onItem: (
     at = endsMs + (item.type === 'sentence' ? item.pauseMs : 0);
     if (at <= 0) return;
     const begin = (): void => {
-      onItem(index);
-      void sound(item, Math.max(0, -beginsMs), () => isOver).then((stop) => {
+      const skippedMs = Math.max(0, -beginsMs);
+      onItem(index, item.ms, skippedMs);
+      void sound(item, skippedMs, () => isOver).then((stop) => {
         if (isOver) stop();
         else stops.push(stop);
       });

@@ -124,9 +124,9 @@ describe('a handset on the live line', () => {
     hear({ type: 'play', playId: 1, items: [sentence, sentence], first: 1, fromMs: 0 });
     expect([...handset.getView().unheard]).toEqual([1, 2]);
     begins(0);
-    expect(handset.getView()).toMatchObject({ status: 'on', lineName: 'Boatyard', speaking: 1 });
+    expect(handset.getView()).toMatchObject({ status: 'on', lineName: 'Boatyard', speaking: { index: 1 } });
     begins(1);
-    expect(handset.getView().speaking).toBe(2);
+    expect(handset.getView().speaking?.index).toBe(2);
     expect(handset.getView().unheard.size).toBe(0);
   });
 

@@ -6,6 +6,7 @@ import { playHeard } from './heardPlayer';
 import { LineSocket } from './lineSocket';
 import { Store } from './store';
 import { Voice, type MicrophoneState } from './voice';
+import type { Heard } from '../parts/heard';
 
 export interface LiveHandsetView {
   readonly status: 'idle' | 'dialling' | 'on' | 'over';
@@ -15,7 +16,7 @@ export interface LiveHandsetView {
   readonly phase: CallState['phase']['type'];
   readonly talksTo: RungPhone | null;
   readonly transcript: readonly TranscriptEntry[];
-  readonly speaking: number | null;
+  readonly speaking: Heard | null;
   readonly unheard: ReadonlySet<number>;
   readonly isRecording: boolean;
   readonly isLost: boolean;
@@ -138,10 +139,12 @@ export class LiveHandset extends Store<LiveHandsetView> {
     const entryOf = (index: number): number => first + sentences.indexOf(index);
     const isNew = fromMs === 0;
     if (isNew) this.set({ unheard: new Set([...this.view.unheard, ...sentences.map(entryOf)]) });
-    const stop = playHeard(items, fromMs, (index) => {
-      const entry = sentences.includes(index) ? entryOf(index) : null;
-      const unheard = new Set([...this.view.unheard].filter((each) => each !== entry));
-      this.set({ speaking: entry, unheard });
+    const stop = playHeard(items, fromMs, (index, ms, skippedMs) => {
+      const speaking = sentences.includes(index)
+        ? { index: entryOf(index), sinceMs: Date.now() - skippedMs, ms }
+        : null;
+      const unheard = new Set([...this.view.unheard].filter((each) => each !== speaking?.index));
+      this.set({ speaking, unheard });
     });
     this.stops.set(playId, stop);
   }

@@ -4,13 +4,7 @@ import { Square, Volume2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { playItems } from '../handset/speaker';
 import { tellProblem } from './notices';
-
-/** What is being heard: which sentence, since when and for how long. */
-export interface Heard {
-  readonly index: number;
-  readonly sinceMs: number;
-  readonly ms: number;
-}
+import type { Heard } from './heard';
 
 interface Props {
   readonly sentences: readonly Sentence[];

@@ -13,7 +13,8 @@ import {
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { KeptGreeting } from '../../api/resources';
-import { Listen, type Heard } from '../../parts/Listen';
+import type { Heard } from '../../parts/heard';
+import { Listen } from '../../parts/Listen';
 import { RowSavingNote } from '../../parts/RowSavingNote';
 import { SpokenCaption } from '../../parts/SpokenCaption';
 import { SpokenField } from '../../parts/SpokenField';
