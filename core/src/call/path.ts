@@ -249,6 +249,8 @@ export function slotOfAnswer(answer: Answer): Slot {
       return { type: 'period', periodId: answer.periodId };
     case 'callers':
       return { type: 'callers', callerListId: answer.callerListId };
+    case 'special':
+      return { type: 'special', specialId: answer.ruleOf };
     case 'otherwise':
       return { type: 'otherwise' };
   }

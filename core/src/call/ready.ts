@@ -11,6 +11,7 @@ import {
   type Path,
   type Sheet,
   hasLiveParts,
+  isRuleAt,
   pathAt,
   type RecordedTake,
   type SheetId,
@@ -183,9 +184,9 @@ export function stepsAt({ script, sheets, named }: ReadyLine, slot: Slot): Path 
     case 'otherwise':
       return script.attendant.answering.otherwise;
     case 'period':
-      return ruleOf(script.attendant, (rule) => rule.type === 'period' && rule.periodId === slot.periodId);
     case 'callers':
-      return ruleOf(script.attendant, (rule) => rule.type === 'callers' && rule.callerListId === slot.callerListId);
+    case 'special':
+      return script.attendant.answering.rules.find((rule) => isRuleAt(rule, slot))?.path ?? [];
   }
 }
 
@@ -193,10 +194,6 @@ function fallbackOf(sheet: Sheet | undefined, which: 'silence' | 'wrongKey' | 'a
   if (!sheet) return [];
   if (sheet.type === 'announcement') return which === 'after' ? sheet.afterPath : [];
   return which === 'silence' ? sheet.silencePath : which === 'wrongKey' ? sheet.wrongKeyPath : [];
-}
-
-function ruleOf({ answering }: Attendant, isIt: (rule: Attendant['answering']['rules'][number]) => boolean): Path {
-  return answering.rules.find(isIt)?.path ?? [];
 }
 
 /** Words cut into sentences, live parts saying what is so by the facts. */
@@ -230,7 +227,7 @@ const noFacts: SpokenFacts = {
   business: '',
   atMs: 0,
   zone: 'UTC',
-  hours: { id: hoursId.create('none'), name: '', periods: [], week: [] },
+  hours: { id: hoursId.create('none'), name: '', periods: [], week: [], seasons: [], special: [] },
   hoursOf: () => undefined,
   personOf: () => undefined,
   takeOf: () => undefined,

@@ -1,25 +1,30 @@
 import type { Id } from '../id';
-import type { Hours, WeekSpan } from './hours';
-import type { PeriodId } from './ids';
+import type { Hours } from './hours';
+import type { PeriodId, SpecialDateId } from './ids';
+import { nextBoundary, runningAt, type Running, type RunningSpan } from './running';
 import type { TimeZone } from './timeZone';
-import { nextBoundary, spansAt } from './week';
 
-/** One line of the answering order: what answers while a period runs, or callers of a list. */
+/** One line of the answering order: what answers while a period runs, on a special date, or callers of a list. */
 export type OrderedRule =
   | { readonly type: 'period'; readonly periodId: PeriodId }
-  | { readonly type: 'callers'; readonly callerListId: Id<'callers'> };
+  | { readonly type: 'callers'; readonly callerListId: Id<'callers'> }
+  /** Null for any special date. */
+  | { readonly type: 'special'; readonly specialId: SpecialDateId | null };
 
 /** Which line of the answering order wins, and why. */
 export type Answer =
-  | { readonly type: 'period'; readonly periodId: PeriodId; readonly span: WeekSpan }
+  | { readonly type: 'period'; readonly periodId: PeriodId; readonly span: RunningSpan }
   | { readonly type: 'callers'; readonly callerListId: Id<'callers'> }
+  /** The special date that it is, and the rule's: its own, or null for that of any. */
+  | { readonly type: 'special'; readonly specialId: SpecialDateId; readonly ruleOf: SpecialDateId | null }
   | { readonly type: 'otherwise' };
 
 const noLists: ReadonlySet<Id<'callers'>> = new Set();
 
 /**
- * What answers at an instant: the first rule whose period runs then or whose list the caller is in; "otherwise" when
- * none applies. A period that no rule names changes nothing. Without lists the answer is that for unknown callers.
+ * What answers at an instant: the first rule that applies; "otherwise" when none does. A period's applies while it runs,
+ * a special date's while that keeps everything from running, a list's when the caller is in it. A period that no rule
+ * names changes nothing. Without lists the answer is that for unknown callers.
  */
 export function answersAt(
   rules: readonly OrderedRule[],
@@ -28,25 +33,65 @@ export function answersAt(
   atMs: number,
   callerLists = noLists,
 ): Answer {
-  const running = spansAt(hours, zone, atMs);
+  const running = runningAt(hours, zone, atMs);
   for (const rule of rules) {
-    if (rule.type === 'callers') {
-      if (callerLists.has(rule.callerListId)) return { type: 'callers', callerListId: rule.callerListId };
-      continue;
-    }
-    const span = running.find((each) => each.periodId === rule.periodId);
-    if (span) return { type: 'period', periodId: rule.periodId, span };
+    const answer = answerOf(rule, running, callerLists);
+    if (answer) return answer;
   }
   return { type: 'otherwise' };
 }
 
-/** Whether two answers are of the same line of the answering order. */
+function answerOf(rule: OrderedRule, running: Running, callerLists: typeof noLists): Answer | undefined {
+  switch (rule.type) {
+    case 'callers':
+      return callerLists.has(rule.callerListId) ? { type: 'callers', callerListId: rule.callerListId } : undefined;
+    case 'special': {
+      const id = running.special?.id;
+      const isIt = id !== undefined && (rule.specialId === null || rule.specialId === id);
+      return isIt ? { type: 'special', specialId: id, ruleOf: rule.specialId } : undefined;
+    }
+    case 'period': {
+      const span = running.spans.find((each) => each.periodId === rule.periodId);
+      return span && { type: 'period', periodId: rule.periodId, span };
+    }
+  }
+}
+
+/** How a rule fares at an instant. */
+export interface Verdict {
+  /** Null for "otherwise". */
+  readonly rule: OrderedRule | null;
+  readonly is: 'wins' | 'beaten' | 'doesNotApply';
+}
+
+/** What answers at an instant, and how every rule fares then, in their order; "otherwise" last. */
+export function explainAnswer(
+  rules: readonly OrderedRule[],
+  hours: Hours,
+  zone: TimeZone,
+  atMs: number,
+  callerLists = noLists,
+): { readonly answer: Answer; readonly running: Running; readonly verdicts: readonly Verdict[] } {
+  const running = runningAt(hours, zone, atMs);
+  const answers = rules.map((rule) => answerOf(rule, running, callerLists));
+  const winner = answers.findIndex((answer) => answer !== undefined);
+  const verdicts = rules.map((rule, index): Verdict => {
+    const is = index === winner ? 'wins' : answers[index] ? 'beaten' : 'doesNotApply';
+    return { rule, is };
+  });
+  const otherwise: Verdict = { rule: null, is: winner < 0 ? 'wins' : 'beaten' };
+  return { answer: answers[winner] ?? { type: 'otherwise' }, running, verdicts: [...verdicts, otherwise] };
+}
+
+/** Whether two answers are of the same line of the answering order, and of the same special date. */
 export function isSameAnswer(one: Answer, other: Answer): boolean {
   switch (one.type) {
     case 'period':
       return other.type === 'period' && one.periodId === other.periodId;
     case 'callers':
       return other.type === 'callers' && one.callerListId === other.callerListId;
+    case 'special':
+      return other.type === 'special' && one.specialId === other.specialId && one.ruleOf === other.ruleOf;
     case 'otherwise':
       return other.type === 'otherwise';
   }
@@ -57,8 +102,9 @@ export interface AnswerChange {
   readonly answer: Answer;
 }
 
-/** A week and a day: as far ahead as a regular week with one clock change in it can first differ. */
-const lookAheadMs = 8 * 24 * 3_600_000;
+const dayMs = 24 * 3_600_000;
+/** As far ahead as hours can first differ: a regular week with one clock change in it, or a 29th of February. */
+const lookAheadDays = { week: 8, years: 8 * 366 } as const;
 
 /** When what answers next changes, and to what; undefined when it never does. */
 export function nextChange(
@@ -67,12 +113,13 @@ export function nextChange(
   zone: TimeZone,
   atMs: number,
 ): AnswerChange | undefined {
+  if (rules.every(({ type }) => type === 'callers')) return undefined;
   const now = answersAt(rules, hours, zone, atMs);
-  let at = nextBoundary(hours, zone, atMs);
-  while (at <= atMs + lookAheadMs) {
+  const isRegular = hours.seasons.length === 0 && hours.special.length === 0;
+  const endMs = atMs + (isRegular ? lookAheadDays.week : lookAheadDays.years) * dayMs;
+  for (let at = nextBoundary(hours, zone, atMs); at <= endMs; at = nextBoundary(hours, zone, at)) {
     const answer = answersAt(rules, hours, zone, at);
     if (!isSameAnswer(now, answer)) return { atMs: at, answer };
-    at = nextBoundary(hours, zone, at);
   }
   return undefined;
 }
@@ -92,11 +139,13 @@ export function answerSpans(
   toMs: number,
 ): readonly AnswerSpan[] {
   const spans: AnswerSpan[] = [];
-  let at = fromMs;
-  while (at < toMs) {
-    const end = Math.min(nextChange(rules, hours, zone, at)?.atMs ?? toMs, toMs);
-    spans.push({ fromMs: at, toMs: end, answer: answersAt(rules, hours, zone, at) });
-    at = end;
+  let began = fromMs;
+  let answer = answersAt(rules, hours, zone, fromMs);
+  for (let at = nextBoundary(hours, zone, fromMs); at < toMs; at = nextBoundary(hours, zone, at)) {
+    const next = answersAt(rules, hours, zone, at);
+    if (isSameAnswer(answer, next)) continue;
+    spans.push({ fromMs: began, toMs: at, answer });
+    [began, answer] = [at, next];
   }
-  return spans;
+  return toMs > fromMs ? [...spans, { fromMs: began, toMs, answer }] : [];
 }

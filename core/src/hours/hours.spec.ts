@@ -20,7 +20,10 @@ import {
   type WeekSpan,
 } from '.';
 
-const rules = [{ periodId: lunch.id }, { periodId: open.id }];
+const rules = [
+  { type: 'period', periodId: lunch.id },
+  { type: 'period', periodId: open.id },
+] as const;
 const withWeek = (...week: WeekSpan[]): Hours => ({ ...hours, week });
 const span = (day: Weekday, startMin: number, endMin: number, periodId = open.id): WeekSpan => ({
   periodId,

@@ -5,3 +5,9 @@ export const hoursId = idKind('hours');
 
 export type PeriodId = Id<'period'>;
 export const periodId = idKind('period');
+
+export type SeasonId = Id<'season'>;
+export const seasonId = idKind('season');
+
+export type SpecialDateId = Id<'special'>;
+export const specialDateId = idKind('special');

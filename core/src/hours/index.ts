@@ -1,30 +1,78 @@
-export { hoursId, periodId, type HoursId, type PeriodId } from './ids';
+export {
+  hoursId,
+  periodId,
+  seasonId,
+  specialDateId,
+  type HoursId,
+  type PeriodId,
+  type SeasonId,
+  type SpecialDateId,
+} from './ids';
+export {
+  daysInMonth,
+  isMonthDay,
+  monthDayOf,
+  readDate,
+  showDate,
+  weekdayOf,
+  yearOf,
+  type Church,
+  type DayNumber,
+  type MonthDay,
+  type Nth,
+} from './calendar';
+export { readSeasons, readSpecialDates, type NotHours } from './readHours';
+export { isInSeason, longestSeasonName, seasonOn, type Season } from './season';
+export {
+  closedAllDay,
+  daysOf,
+  moves,
+  specialLimits,
+  type DayRange,
+  type Move,
+  type SpecialDate,
+  type SpecialHours,
+  type When,
+} from './specialDate';
+export { dayPlan, specialDaysOf, type DayPlan } from './dayPlan';
 export {
   checkHours,
   longestPeriodName,
   minutesOfDay,
   mostPeriods,
+  mostSeasons,
   mostWeekSpans,
   weekdays,
+  type DaySpan,
   type Hours,
+  type HoursContent,
   type HoursProblem,
   type Period,
   type Weekday,
   type WeekSpan,
 } from './hours';
 export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
-export { isWorkingAt, nextBoundary, periodsAt, spansAt } from './week';
+export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallTime, type Running, type RunningSpan } from './running';
 export {
   answersAt,
   answerSpans,
+  explainAnswer,
   isSameAnswer,
   nextChange,
   type Answer,
   type AnswerChange,
   type OrderedRule,
   type AnswerSpan,
+  type Verdict,
 } from './answersAt';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export { addPeriod, daySpans, removePeriod, renamePeriod, setDaySpans } from './edits';
-export { describeHoursProblem, describeTimeProblem } from './words/en';
+export {
+  describeHoursProblem,
+  describeSpecialHours,
+  describeTimeProblem,
+  describeWhen,
+  showDay,
+  showMonthDay,
+} from './words/en';
 export { cutTimes, joinTimes, readDayTimes, showDayTimes, type DayTime, type DayTimesProblem } from './dayTimes';

@@ -61,7 +61,10 @@ const anySpan: fc.Arbitrary<WeekSpan> = fc
   }));
 const anyHours: fc.Arbitrary<Hours> = fc.array(anySpan, { maxLength: 10 }).map((week) => ({ ...hours, week }));
 const anyInstant = fc.integer({ min: Date.UTC(2024, 0, 1), max: Date.UTC(2030, 0, 1) });
-const rules = [{ periodId: lunch.id }, { periodId: open.id }];
+const rules = [
+  { type: 'period', periodId: lunch.id },
+  { type: 'period', periodId: open.id },
+] as const;
 
 describe('the hours and the clock on the wall', () => {
   it('agree at any instant, in any zone', () => {

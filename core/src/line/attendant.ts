@@ -1,5 +1,5 @@
 import { queueReasons, type CallerListId, type GroupId, type QueueId, type QueueReason } from '../directory';
-import type { PeriodId } from '../hours';
+import type { PeriodId, SpecialDateId } from '../hours';
 import type { NamedPathId, SheetId } from './ids';
 import type { Sheet } from './sheet';
 import { alwaysEnds, type Path } from './step';
@@ -19,7 +19,14 @@ export interface CallersRule {
   readonly path: Path;
 }
 
-export type AnsweringRule = PeriodRule | CallersRule;
+/** What answers on a special date while that keeps everything from running; null for any special date. */
+export interface SpecialRule {
+  readonly type: 'special';
+  readonly specialId: SpecialDateId | null;
+  readonly path: Path;
+}
+
+export type AnsweringRule = PeriodRule | CallersRule | SpecialRule;
 
 /** Which path answers when: the first rule that applies, else "otherwise", which is always there. */
 export interface AnsweringOrder {
@@ -42,7 +49,7 @@ export type Fallback =
   /** The queue let the caller go for this reason. */
   | { readonly type: 'queue'; readonly queueId: QueueId; readonly reason: QueueReason; readonly path: Path };
 
-export const schemaVersion = 4;
+export const schemaVersion = 5;
 export const mostFallbacks = 500;
 export const mostNamedPaths = 200;
 

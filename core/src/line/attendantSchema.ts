@@ -12,9 +12,8 @@ import {
   queueReasons,
   tellWays,
 } from '../directory';
-import { periodId } from '../hours';
+import { periodId, specialDateId } from '../hours';
 import type { IdKind } from '../id';
-import { mostPeriods } from '../hours';
 import { mostFallbacks, mostNamedPaths, schemaVersion, type Attendant } from './attendant';
 import { longestWords } from './greeting';
 import { greetingId, lineId, namedPathId, sheetId } from './ids';
@@ -120,9 +119,12 @@ const announcement = z.strictObject({ type: z.literal('announcement'), ...sheetH
 
 const namedPath = z.strictObject({ id: id(namedPathId), name, steps: path });
 
+/** Far more periods, lists and special dates than anybody gives answers of their own. */
+const mostRules = 100;
 const rule = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('period'), periodId: id(periodId), path }),
   z.strictObject({ type: z.literal('callers'), callerListId: id(callerListId), path }),
+  z.strictObject({ type: z.literal('special'), specialId: id(specialDateId).nullable(), path }),
 ]);
 
 const fallback = z.discriminatedUnion('type', [
@@ -136,7 +138,7 @@ export const attendantSchema = z.strictObject({
   voice,
   sheets: z.array(z.discriminatedUnion('type', [menu, announcement])).max(mostSheets),
   paths: z.array(namedPath).max(mostNamedPaths),
-  answering: z.strictObject({ rules: z.array(rule).max(2 * mostPeriods), otherwise: path }),
+  answering: z.strictObject({ rules: z.array(rule).max(mostRules), otherwise: path }),
   fallbacks: z.array(fallback).max(mostFallbacks),
 }) as unknown as z.ZodType<Attendant>;
 

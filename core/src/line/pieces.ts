@@ -10,8 +10,11 @@ export type LivePart =
   | { readonly type: 'options' }
   /** The business's name. */
   | { readonly type: 'business' }
-  /** Hours of today, of the regular week, or when it opens next; of the line unless other hours are named. */
-  | { readonly type: 'today' | 'week' | 'opens'; readonly hoursId: HoursId | null }
+  /**
+   * Hours of today, of the week, when it opens next, or the name of the special date it is; of the line unless other
+   * hours are named.
+   */
+  | { readonly type: 'today' | 'week' | 'opens' | 'special'; readonly hoursId: HoursId | null }
   | { readonly type: 'name' | 'extension'; readonly personId: PersonId };
 
 /** Words are text, with live parts and pauses in it. */
@@ -82,6 +85,7 @@ function readPart(type: string, id: string | undefined): LivePart | undefined {
     case 'today':
     case 'week':
     case 'opens':
+    case 'special':
       if (id === undefined) return { type, hoursId: null };
       return hoursId.is(id) ? { type, hoursId: id } : undefined;
     case 'name':

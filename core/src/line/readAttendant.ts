@@ -47,7 +47,10 @@ function findDoubles(attendant: Attendant): DocumentProblem[] {
   const sheets = doublesIn(attendant.sheets.map((sheet) => sheet.id));
   const paths = doublesIn(attendant.paths.map((path) => path.id));
   const rules = doublesIn(
-    attendant.answering.rules.map((rule): string => (rule.type === 'period' ? rule.periodId : rule.callerListId)),
+    attendant.answering.rules.map((rule): string => {
+      if (rule.type === 'special') return rule.specialId ?? 'any special date';
+      return rule.type === 'period' ? rule.periodId : rule.callerListId;
+    }),
   );
   const fallbacks = doublesIn(attendant.fallbacks.map((fallback) => slotKey(slotOfFallback(fallback))));
   const keys = attendant.sheets.flatMap((sheet): DocumentProblem[] => {

@@ -1,5 +1,5 @@
 import type { BoxId, CallerListId, ContactId, GroupId, PersonId, QueueId } from '../directory';
-import type { HoursId, PeriodId } from '../hours';
+import type { HoursId, PeriodId, SpecialDateId } from '../hours';
 import { unreachable } from '../result';
 import type { Attendant } from './attendant';
 import type { GreetingId, LineId, NamedPathId, SheetId } from './ids';
@@ -22,6 +22,7 @@ export type ReferredId =
   | NamedPathId
   | PeriodId
   | HoursId
+  | SpecialDateId
   | LineId;
 
 /** Where something is used: a step of a path, a rule of the answering order, or the words of a sheet. */
@@ -34,7 +35,9 @@ export function usesOf(attendant: Attendant, id: ReferredId): readonly Use[] {
   );
   const inPaths = pathsOf(attendant).flatMap(({ slot, path }): Use[] => {
     const isRule =
-      (slot.type === 'period' && slot.periodId === id) || (slot.type === 'callers' && slot.callerListId === id);
+      (slot.type === 'period' && slot.periodId === id) ||
+      (slot.type === 'callers' && slot.callerListId === id) ||
+      (slot.type === 'special' && slot.specialId === id);
     const steps = path.flatMap((step, stepIndex) => (refersTo(step).includes(id) ? [{ slot, stepIndex }] : []));
     return isRule ? [{ slot, stepIndex: null }, ...steps] : steps;
   });

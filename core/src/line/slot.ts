@@ -1,5 +1,5 @@
 import type { CallerListId, GroupId, QueueId, QueueReason } from '../directory';
-import type { PeriodId } from '../hours';
+import type { PeriodId, SpecialDateId } from '../hours';
 import { unreachable } from '../result';
 import { findNamedPath, findSheet, type AnsweringRule, type Attendant, type Fallback } from './attendant';
 import type { NamedPathId, SheetId } from './ids';
@@ -10,7 +10,9 @@ import type { Path } from './step';
 /** Which rule of the answering order is meant. */
 export type RuleSlot =
   | { readonly type: 'period'; readonly periodId: PeriodId }
-  | { readonly type: 'callers'; readonly callerListId: CallerListId };
+  | { readonly type: 'callers'; readonly callerListId: CallerListId }
+  /** Null for any special date. */
+  | { readonly type: 'special'; readonly specialId: SpecialDateId | null };
 
 /** What follows where a group or a queue did not connect the caller. */
 export type FallbackSlot =
@@ -49,9 +51,14 @@ export function isFallbackAt(fallback: Fallback, slot: FallbackSlot): boolean {
 }
 
 export function slotOfRule(rule: AnsweringRule): RuleSlot {
-  return rule.type === 'period'
-    ? { type: 'period', periodId: rule.periodId }
-    : { type: 'callers', callerListId: rule.callerListId };
+  switch (rule.type) {
+    case 'period':
+      return { type: 'period', periodId: rule.periodId };
+    case 'callers':
+      return { type: 'callers', callerListId: rule.callerListId };
+    case 'special':
+      return { type: 'special', specialId: rule.specialId };
+  }
 }
 
 export function slotsOfSheet(sheet: Attendant['sheets'][number]): Slot[] {
@@ -68,6 +75,7 @@ export function pathAt(attendant: Attendant, slot: Slot): Path | undefined {
   switch (slot.type) {
     case 'period':
     case 'callers':
+    case 'special':
       return attendant.answering.rules.find((rule) => isRuleAt(rule, slot))?.path;
     case 'otherwise':
       return attendant.answering.otherwise;
@@ -111,8 +119,7 @@ export function pathsOf(attendant: Attendant): readonly { readonly slot: Slot; r
 }
 
 export function isRuleAt(rule: AnsweringRule, slot: RuleSlot): boolean {
-  if (rule.type === 'period') return slot.type === 'period' && rule.periodId === slot.periodId;
-  return slot.type === 'callers' && rule.callerListId === slot.callerListId;
+  return slotKey(slotOfRule(rule)) === slotKey(slot);
 }
 
 /** A text that tells slots apart, such as for a key of a list. */

@@ -1,6 +1,6 @@
 import type { Person, PersonId } from '../directory';
 import { spokenName } from '../directory';
-import type { Hours, HoursId, TimeZone } from '../hours';
+import { dayPlan, wallTime, type Hours, type HoursId, type TimeZone } from '../hours';
 import type { Language, LivePart, RecordedTake, TakeId } from '../line';
 import { saidOpening, saidToday, saidWeek } from './saidHours';
 
@@ -28,9 +28,11 @@ export function sayPart(part: LivePart, facts: SpokenFacts, language: Language):
     case 'today':
       return saidToday(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
     case 'week':
-      return saidWeek(hoursOf(part.hoursId, facts), language);
+      return saidWeek(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
     case 'opens':
       return saidOpening(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
+    case 'special':
+      return dayPlan(hoursOf(part.hoursId, facts), wallTime(facts.zone, facts.atMs).day).special?.name ?? '';
     case 'name': {
       const person = facts.personOf(part.personId);
       return person ? spokenName(person) : '';

@@ -12,7 +12,7 @@ function hoursOf(
   const week = spans.flatMap(([days, startMin, endMin, period]) =>
     days.map((day) => ({ periodId: period ? lunch.id : open.id, day, startMin, endMin })),
   );
-  return { id: hoursId.create('test'), name: 'Test', periods: [open, lunch], week };
+  return { id: hoursId.create('test'), name: 'Test', periods: [open, lunch], week, seasons: [], special: [] };
 }
 
 const at = (reading: string): number => instantOf(reading, zone);
@@ -47,7 +47,7 @@ describe('the week as people say it', () => {
     [hoursOf([[2], 780, 1020]), 'Tuesday, one to five'],
     [hoursOf(), 'closed'],
   ])('%#', (hours, words) => {
-    expect(saidWeek(hours, 'en')).toBe(words);
+    expect(saidWeek(hours, zone, at('2026-11-23T18:00'), 'en')).toBe(words);
   });
 
   it.each<[Language, string]>([
@@ -55,7 +55,7 @@ describe('the week as people say it', () => {
     ['es', 'de lunes a viernes, de las 8 a las 17 y media; sábado, de las 8 al mediodía'],
     ['de', 'Montag bis Freitag, 8 Uhr bis 17 Uhr 30; Samstag, 8 Uhr bis 12 Uhr'],
   ])('in %s', (language, words) => {
-    expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), language)).toBe(words);
+    expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), zone, at('2026-11-23T18:00'), language)).toBe(words);
   });
 });
 

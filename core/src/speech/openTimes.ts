@@ -1,10 +1,16 @@
 import {
   cutTimes,
-  dayAt,
-  instantOf,
+  dayPlan,
   joinTimes,
   minutesOfDay,
+  instantOf,
+  seasonOn,
+  showDate,
+  wallTime,
+  weekdayOf,
   weekdays,
+  type DayNumber,
+  type DaySpan,
   type DayTime,
   type Hours,
   type TimeZone,
@@ -18,22 +24,29 @@ export interface DayGroup {
 }
 
 /**
- * When it is open on a day of the week: while the first of the periods runs, less the times of the others, such as a
- * lunch break. Times may run over midnight; the day they begin on has them.
+ * When it is open on a day of the calendar, special dates and seasons kept to: while the first of the periods runs, less
+ * the times of the others, such as a lunch break. Times may run over midnight; the day they begin on has them.
  */
-export function openTimes({ periods, week }: Pick<Hours, 'periods' | 'week'>, day: Weekday): readonly DayTime[] {
-  const ofDay = week.filter((span) => span.day === day);
-  const open = joinTimes(ofDay.filter(({ periodId }) => periodId === periods[0]?.id));
-  return ofDay
+export function openTimesOn(hours: Hours, day: DayNumber): readonly DayTime[] {
+  return openTimesOf(hours, dayPlan(hours, day).spans);
+}
+
+function openTimesOf({ periods }: Pick<Hours, 'periods'>, spans: readonly DaySpan[]): readonly DayTime[] {
+  const open = joinTimes(spans.filter(({ periodId }) => periodId === periods[0]?.id));
+  return spans
     .filter(({ periodId }) => periodId !== periods[0]?.id)
     .reduce<readonly DayTime[]>((times, span) => cutTimes(times, span), open);
 }
 
-/** The week as people say it: days in their order, those with the same times together. */
-export function weekGroups(hours: Pick<Hours, 'periods' | 'week'>): readonly DayGroup[] {
+/** The week as people say it, that of the season a day is in: days in their order, those with the same times together. */
+export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] {
+  const { week } = seasonOn(hours.seasons, today) ?? hours;
   const groups = new Map<string, { days: Weekday[]; times: readonly DayTime[] }>();
   for (const day of weekdays) {
-    const times = openTimes(hours, day);
+    const times = openTimesOf(
+      hours,
+      week.filter((span) => span.day === day),
+    );
     const key = times.map(({ startMin, endMin }) => `${startMin}-${endMin}`).join(',');
     const group = groups.get(key);
     if (group) group.days.push(day);
@@ -50,39 +63,37 @@ export interface Opening {
   readonly daysAhead: number;
 }
 
-/** The next time it opens after an instant; undefined when it never does. Clock changes are kept to. */
-export function nextOpening(hours: Pick<Hours, 'periods' | 'week'>, zone: TimeZone, atMs: number): Opening | undefined {
-  const today = dayAt(atMs, zone);
-  for (let daysAhead = 0; daysAhead <= 7; daysAhead += 1) {
-    const date = dateAfter(today, daysAhead);
-    const weekday = weekdayOf(date);
-    const next = openTimes(hours, weekday).find(
+/** Shut for longer than this, no opening is said. */
+const lookAheadDays = 366;
+
+/** The next time it opens after an instant; undefined when it does not within a year. Clock changes are kept to. */
+export function nextOpening(hours: Hours, zone: TimeZone, atMs: number): Opening | undefined {
+  const today = todayAt(zone, atMs);
+  for (let daysAhead = 0; daysAhead <= lookAheadDays; daysAhead += 1) {
+    const day = today + daysAhead;
+    const date = showDate(day);
+    const next = openTimesOn(hours, day).find(
       ({ startMin }) =>
-        instantOf(`${date}T${clock(startMin)}`, zone) > atMs && !runsOnFromDayBefore(hours, weekday, startMin),
+        instantOf(`${date}T${clock(startMin)}`, zone) > atMs && !runsOnFromDayBefore(hours, day, startMin),
     );
-    if (next) return { date, weekday, startMin: next.startMin, daysAhead };
+    if (next) return { date, weekday: weekdayOf(day), startMin: next.startMin, daysAhead };
   }
   return undefined;
 }
 
 /** Open times of today at an instant. */
-export function timesToday(hours: Pick<Hours, 'periods' | 'week'>, zone: TimeZone, atMs: number): readonly DayTime[] {
-  return openTimes(hours, weekdayOf(dayAt(atMs, zone)));
+export function timesToday(hours: Hours, zone: TimeZone, atMs: number): readonly DayTime[] {
+  return openTimesOn(hours, todayAt(zone, atMs));
+}
+
+/** The day it is in a zone. */
+export function todayAt(zone: TimeZone, atMs: number): DayNumber {
+  return wallTime(zone, atMs).day;
 }
 
 /** What begins while the day before still runs on does not open anything. */
-function runsOnFromDayBefore(hours: Pick<Hours, 'periods' | 'week'>, day: Weekday, startMin: number): boolean {
-  const before = (day === 1 ? 7 : day - 1) as Weekday;
-  return openTimes(hours, before).some(({ endMin }) => endMin - minutesOfDay >= startMin && endMin > minutesOfDay);
-}
-
-function weekdayOf(date: string): Weekday {
-  return (((new Date(`${date}T00:00Z`).getUTCDay() + 6) % 7) + 1) as Weekday;
-}
-
-function dateAfter(date: string, days: number): string {
-  const dayMs = 86_400_000;
-  return new Date(Date.parse(`${date}T00:00Z`) + days * dayMs).toISOString().slice(0, 10);
+function runsOnFromDayBefore(hours: Hours, day: DayNumber, startMin: number): boolean {
+  return openTimesOn(hours, day - 1).some(({ endMin }) => endMin - minutesOfDay >= startMin && endMin > minutesOfDay);
 }
 
 function clock(minutes: number): string {

@@ -1,6 +1,6 @@
 import { minutesOfDay, type DayTime, type Hours, type TimeZone, type Weekday } from '../hours';
 import type { Language } from '../line';
-import { nextOpening, timesToday, weekGroups } from './openTimes';
+import { nextOpening, timesToday, todayAt, weekGroups } from './openTimes';
 import { joinWords, type DayRun, type HoursWords } from './hoursWords';
 import { hoursWords as de } from './words/hours.de';
 import { hoursWords as en } from './words/hours.en';
@@ -9,10 +9,10 @@ import { hoursWords as fr } from './words/hours.fr';
 
 const byLanguage: Readonly<Record<Language, HoursWords>> = { en, fr, es, de };
 
-/** The regular week as people say it: "Monday to Friday, eight to half past five; Saturday, eight to noon". */
-export function saidWeek(hours: Pick<Hours, 'periods' | 'week'>, language: Language): string {
+/** The regular week, that of the season it is, as people say it: "Monday to Friday, eight to half past five; Saturday, eight to noon". */
+export function saidWeek(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
   const words = byLanguage[language];
-  const open = weekGroups(hours).filter(({ times }) => times.length > 0);
+  const open = weekGroups(hours, todayAt(zone, atMs)).filter(({ times }) => times.length > 0);
   if (open.length === 0) return words.closed;
   return open
     .map(({ days, times }) => {
@@ -23,22 +23,12 @@ export function saidWeek(hours: Pick<Hours, 'periods' | 'week'>, language: Langu
 }
 
 /** Today's hours: "eight to noon and half past twelve to five"; that it is closed where it is. */
-export function saidToday(
-  hours: Pick<Hours, 'periods' | 'week'>,
-  zone: TimeZone,
-  atMs: number,
-  language: Language,
-): string {
+export function saidToday(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
   return saidTimes(timesToday(hours, zone, atMs), byLanguage[language]);
 }
 
 /** When it opens next: "tomorrow at eight". Where it never opens, that it is closed. */
-export function saidOpening(
-  hours: Pick<Hours, 'periods' | 'week'>,
-  zone: TimeZone,
-  atMs: number,
-  language: Language,
-): string {
+export function saidOpening(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
   const opening = nextOpening(hours, zone, atMs);
   const words = byLanguage[language];
   return opening ? words.opening(opening) : words.closed;

@@ -108,6 +108,8 @@ export const hours: Hours = {
   name: 'Business hours',
   periods: [open, lunch],
   week: workdays.map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1050 })),
+  seasons: [],
+  special: [],
 };
 
 export const message: Path = [{ type: 'takeMessage', boxId: office.id, ...messageDefaults }];

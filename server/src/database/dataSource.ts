@@ -7,6 +7,7 @@ import { WholeDirectory1700000002000 } from './migrations/1700000002-wholeDirect
 import { LiveLine1700000004000 } from './migrations/1700000004-liveLine';
 import { GroupsAndQueues1700000003000 } from './migrations/1700000003-groupsAndQueues';
 import { Recordings1700000005000 } from './migrations/1700000005-recordings';
+import { SpecialDates1700000006000 } from './migrations/1700000006-specialDates';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -29,6 +30,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       GroupsAndQueues1700000003000,
       LiveLine1700000004000,
       Recordings1700000005000,
+      SpecialDates1700000006000,
     ],
     migrationsRun: true,
     synchronize: false,

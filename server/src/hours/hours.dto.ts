@@ -1,8 +1,8 @@
 import { longestPeriodName, mostPeriods, mostWeekSpans, periodId } from '@locutor/core/hours';
 import type { PeriodId, Weekday } from '@locutor/core/hours';
-import { ApiProperty } from '@nestjs/swagger';
+import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
 import { PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
 
 export class PeriodDto {
@@ -41,6 +41,18 @@ class WeekDto {
   @Type(() => WeekSpanDto)
   @ApiProperty({ type: [WeekSpanDto] })
   week: WeekSpanDto[];
+
+  /** Left out, they stay as they are. */
+  @IsOptional()
+  @IsArray({ message: 'The seasons were not understood.' })
+  @ApiPropertyOptional({ type: [Object], description: 'id, name, from and to (month, day), week' })
+  seasons?: unknown[];
+
+  /** Left out, they stay as they are. */
+  @IsOptional()
+  @IsArray({ message: 'The special dates were not understood.' })
+  @ApiPropertyOptional({ type: [Object], description: 'id, name, when, moved, hours, words' })
+  special?: unknown[];
 }
 
 const nameRule = { name: 'The name of the hours', most: longestPeriodName };

@@ -1,4 +1,4 @@
-import type { Hours, HoursId, Period, WeekSpan } from '@locutor/core/hours';
+import type { Hours, HoursId, Period, Season, SpecialDate, WeekSpan } from '@locutor/core/hours';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('hours')
@@ -14,6 +14,12 @@ export class HoursEntity implements Hours {
 
   @Column('simple-json')
   week: WeekSpan[];
+
+  @Column('simple-json', { default: '[]' })
+  seasons: Season[];
+
+  @Column('simple-json', { default: '[]' })
+  special: SpecialDate[];
 
   @Column('integer', { default: 1 })
   revision: number;

@@ -1,6 +1,16 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { checkHours, describeHoursProblem, hoursId, type HoursId } from '@locutor/core/hours';
+import {
+  checkHours,
+  describeHoursProblem,
+  hoursId,
+  readSeasons,
+  readSpecialDates,
+  type HoursContent,
+  type HoursId,
+  type Season,
+  type SpecialDate,
+} from '@locutor/core/hours';
 import { Repository } from 'typeorm';
 import { inUse, invalid, notFound } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
@@ -21,10 +31,11 @@ export class HoursService {
     return this.hours.find({ order: { name: 'ASC' } });
   }
 
-  async add({ name, periods, week }: AddHoursDto): Promise<HoursEntity> {
-    mustHold({ periods, week });
+  async add({ name, periods, week, ...more }: AddHoursDto): Promise<HoursEntity> {
+    const content = { periods, week, seasons: seasonsOf(more) ?? [], special: specialOf(more) ?? [] };
+    mustHold(content);
     const id = newId(hoursId);
-    await this.hours.insert({ id, name, periods, week });
+    await this.hours.insert({ id, name, ...content });
     return this.get(id);
   }
 
@@ -41,21 +52,49 @@ export class HoursService {
     return hours;
   }
 
-  /** Keeps a changed week; a period that still answers somewhere cannot be left out. */
-  async change(id: HoursId, { revision, name, periods, week }: ChangeHoursDto): Promise<HoursEntity> {
+  /** Keeps changed hours; a period or special date that still answers somewhere cannot be left out. */
+  async change(id: HoursId, { revision, name, periods, week, ...more }: ChangeHoursDto): Promise<HoursEntity> {
     const before = await this.get(id);
-    mustHold({ periods, week });
-    for (const gone of before.periods.filter((period) => !periods.some((each) => each.id === period.id))) {
+    const seasons = seasonsOf(more) ?? before.seasons;
+    const special = specialOf(more) ?? before.special;
+    mustHold({ periods, week, seasons, special });
+    const left = new Set<string>([...periods, ...special].map((each) => each.id));
+    for (const gone of [...before.periods, ...before.special].filter((each) => !left.has(each.id))) {
       const uses = await this.uses.of(gone.id);
       if (uses.length > 0) throw inUse(gone.name, uses);
     }
-    const changes: Partial<HoursEntity> = definedOf({ name, periods, week });
+    const changes: Partial<HoursEntity> = definedOf({ name, periods, week, seasons, special });
     return changeRevision(this.hours, { id }, revision, changes, before.name);
   }
 }
 
-function mustHold(hours: Pick<HoursEntity, 'periods' | 'week'>): void {
+interface Sent {
+  readonly seasons?: unknown[];
+  readonly special?: unknown[];
+}
+
+/** @throws Problem 422 when they are not made as seasons are. */
+function seasonsOf({ seasons }: Sent): Season[] | undefined {
+  if (seasons === undefined) return undefined;
+  const read = readSeasons(seasons);
+  if (read.ok) return [...read.value];
+  throw invalid([{ at: `seasons.${read.problems[0]?.at ?? ''}`, says: 'The seasons were not understood.' }]);
+}
+
+function specialOf({ special }: Sent): SpecialDate[] | undefined {
+  if (special === undefined) return undefined;
+  const read = readSpecialDates(special);
+  if (read.ok) return [...read.value];
+  throw invalid([{ at: `special.${read.problems[0]?.at ?? ''}`, says: 'The special dates were not understood.' }]);
+}
+
+function mustHold(hours: HoursContent): void {
   const checked = checkHours(hours);
   if (checked.ok) return;
-  throw invalid(checked.problems.map((problem) => ({ at: 'week', says: describeHoursProblem(problem) })));
+  throw invalid(
+    checked.problems.map((problem) => ({
+      at: problem.type === 'special' ? 'special' : 'week',
+      says: describeHoursProblem(problem),
+    })),
+  );
 }

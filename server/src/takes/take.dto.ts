@@ -70,7 +70,7 @@ const recipe = z.strictObject({
 
 const livePart = z.union([
   z.strictObject({ type: z.enum(['options', 'business']) }),
-  z.strictObject({ type: z.enum(['today', 'week', 'opens']), hoursId: z.string().max(60).nullable() }),
+  z.strictObject({ type: z.enum(['today', 'week', 'opens', 'special']), hoursId: z.string().max(60).nullable() }),
   z.strictObject({ type: z.enum(['name', 'extension']), personId: z.string().max(60) }),
 ]);
 const says = z.strictObject({

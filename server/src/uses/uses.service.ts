@@ -39,7 +39,7 @@ export class UsesService {
       named.map((entity) => this.database.getRepository<{ id: string; name: string }>(entity).find()),
     );
     const hours = await this.database.getRepository(HoursEntity).find();
-    const all = [...rows.flat(), ...hours.flatMap((each) => each.periods)];
+    const all = [...rows.flat(), ...hours.flatMap((each) => [...each.periods, ...each.special])];
     return Object.fromEntries(all.map(({ id, name }) => [id, name]));
   }
 

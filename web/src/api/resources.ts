@@ -176,7 +176,7 @@ export function useDirectory() {
 export function useNames(hours: Hours | undefined): Names {
   const directory = useDirectory();
   return useMemo(() => {
-    const named = [...Object.values(directory).flat(), ...(hours?.periods ?? [])];
+    const named = [...Object.values(directory).flat(), ...(hours?.periods ?? []), ...(hours?.special ?? [])];
     return Object.fromEntries(named.map(({ id, name }) => [id, name]));
   }, [directory, hours]);
 }

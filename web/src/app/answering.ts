@@ -42,6 +42,7 @@ export function answerName(answer: Answer, attendant: Attendant, names: Names): 
 
 function slotOfAnswer(answer: Answer): Slot {
   if (answer.type === 'period') return { type: 'period', periodId: answer.periodId };
+  if (answer.type === 'special') return { type: 'special', specialId: answer.ruleOf };
   return answer;
 }
 

@@ -11,7 +11,16 @@ const used = defineConfig({
     ...rest,
     tokens: {
       ...tokens,
-      colors: pick(tokens?.colors, ['transparent', 'current', 'black', 'white', 'whiteAlpha', 'blackAlpha', 'gray', 'red']),
+      colors: pick(tokens?.colors, [
+        'transparent',
+        'current',
+        'black',
+        'white',
+        'whiteAlpha',
+        'blackAlpha',
+        'gray',
+        'red',
+      ]),
     },
     semanticTokens: {
       ...semanticTokens,

@@ -72,7 +72,7 @@ const script: CallScript = {
         answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcomeId }] },
       },
       timeZone: 'UTC',
-      hours: { id: hoursId.create('main'), name: 'Hours', periods: [], week: [] },
+      hours: { id: hoursId.create('main'), name: 'Hours', periods: [], week: [], seasons: [], special: [] },
     },
   ],
   people: [priya],

@@ -1,7 +1,11 @@
 import { unreachable } from '../../result';
 import type { HoursProblem, WeekSpan } from '../hours';
-import { longestPeriodName } from '../hours';
-import type { DayTimesProblem } from '../dayTimes';
+import { monthDayOf, readDate, weekdayOf, yearOf, type DayNumber, type MonthDay, type Nth } from '../calendar';
+import type { SpecialProblem } from '../checkSpecial';
+import { longestPeriodName, minutesOfDay } from '../hours';
+import { showDayTimes, type DayTimesProblem } from '../dayTimes';
+import { longestSeasonName } from '../season';
+import { specialLimits, type SpecialHours, type When } from '../specialDate';
 import { showTime, weekdayName } from '../timeText';
 
 /** What is wrong with hours, for the manager. */
@@ -20,9 +24,15 @@ export function describeHoursProblem(problem: HoursProblem): string {
     case 'endTime':
       return `${describeSpan(problem.span)}: the end must come after the start, at most a day later.`;
     case 'tooMany':
-      return problem.what === 'periods'
-        ? `There can be at most ${problem.most} periods.`
-        : `The week can hold at most ${problem.most} times.`;
+      return `There can be at most ${problem.most} ${manyWords[problem.what]}.`;
+    case 'seasonName':
+      return `A season needs a name of 1 to ${longestSeasonName} characters.`;
+    case 'seasonDate':
+      return `${problem.name} begins or ends on a day that there is not.`;
+    case 'seasonsMeet':
+      return `${problem.name} and ${problem.other} share days of the year. A day can be in one season only.`;
+    case 'special':
+      return specialWords[problem.what](problem.name);
     default:
       return unreachable(problem);
   }
@@ -34,6 +44,81 @@ export function describeTimeProblem(problem: DayTimesProblem): string {
   return problem.type === 'noSuchTime'
     ? `There is no ${problem.text.trim()}: a day runs from 0:00 to 24:00.`
     : `“${problem.text.trim()}” is not a time. Type it like 8:30 or 5 pm.`;
+}
+
+const manyWords = {
+  periods: 'periods',
+  spans: 'times in a week',
+  seasons: 'seasons',
+  special: 'special dates',
+} as const;
+
+const specialWords: Readonly<Record<SpecialProblem['what'], (name: string) => string>> = {
+  name: () => `A special date needs a name of 1 to ${specialLimits.name} characters.`,
+  nameTwice: (name) => `Two special dates are called ${name}.`,
+  id: (name) => `${name} has an id that is not its own.`,
+  noSuchDate: (name) => `${name}: there is no such day in the calendar.`,
+  endsFirst: (name) => `${name} ends before it begins.`,
+  tooLong: (name) => `${name} lasts too long: at most ${specialLimits.days} days every year, or a year once.`,
+  plusDays: (name) => `${name} is too many days away from the day it is reckoned by.`,
+  times: (name) => `${name}: each time must start within the day and end after it starts, at most a day later.`,
+  words: (name) => `${name}: the words can have at most ${specialLimits.words} characters.`,
+};
+
+const months = 'January February March April May June July August September October November December'.split(' ');
+const nthWords: Readonly<Record<Nth, string>> = {
+  1: 'first',
+  2: 'second',
+  3: 'third',
+  4: 'fourth',
+  5: 'fifth',
+  [-1]: 'last',
+};
+
+/** A day of every year: "4 July". */
+export function showMonthDay({ month, day }: MonthDay): string {
+  return `${day} ${months[month - 1] ?? ''}`;
+}
+
+/** A day of one year: "Thu 26 November 2026". */
+export function showDay(day: DayNumber): string {
+  return `${weekdayName(weekdayOf(day)).slice(0, 3)} ${showMonthDay(monthDayOf(day))} ${yearOf(day)}`;
+}
+
+/** On which days a special date is: "every year on 4 July", "the day after the fourth Thursday of November". */
+export function describeWhen(when: When): string {
+  switch (when.type) {
+    case 'once': {
+      const [from, to] = [readDate(when.from), readDate(when.to)];
+      if (from === undefined || to === undefined) return `${when.from} to ${when.to}`;
+      return from === to ? showDay(from) : `${showDay(from)} to ${showDay(to)}`;
+    }
+    case 'yearly':
+      return `every year on ${showMonthDay(when)}${forDays(when.days)}`;
+    case 'nthWeekday': {
+      const day = `the ${nthWords[when.nth]} ${weekdayName(when.weekday)} of ${months[when.month - 1] ?? ''}`;
+      return `${shifted(day, when.plusDays)}${forDays(when.days)}`;
+    }
+    case 'easter':
+      return `${shifted(when.church === 'western' ? 'Easter Sunday' : 'Orthodox Easter Sunday', when.plusDays)}${forDays(when.days)}`;
+  }
+}
+
+function forDays(days: number): string {
+  return days === 1 ? '' : `, ${days} days`;
+}
+
+function shifted(day: string, plusDays: number): string {
+  if (plusDays === 0) return day;
+  const count = Math.abs(plusDays);
+  return `${count === 1 ? 'the day' : `${count} days`} ${plusDays > 0 ? 'after' : 'before'} ${day}`;
+}
+
+/** What is other than usual: "closed", "closed 14:00 to 16:00", "8:00–12:00". */
+export function describeSpecialHours(hours: SpecialHours): string {
+  if (hours.type === 'times') return hours.spans.length === 0 ? 'closed' : showDayTimes(hours.spans);
+  const isAllDay = hours.startMin === 0 && hours.endMin === minutesOfDay;
+  return isAllDay ? 'closed' : `closed ${showTime(hours.startMin)} to ${showTime(hours.endMin)}`;
 }
 
 function describeSpan({ day, startMin, endMin }: WeekSpan): string {

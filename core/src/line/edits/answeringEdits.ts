@@ -3,11 +3,26 @@ import { isRuleAt, slotOfRule, type RuleSlot } from '../slot';
 import type { AddRule, MoveRule, RemoveRule } from './edit';
 import { movedTo } from './sheetEdits';
 
-/** Adds a rule at the top of the answering order. @throws Error when there is one for the same period or list. */
+/**
+ * Adds a rule to the answering order, where such rules usually stand: callers first, then special dates, those named
+ * before any other, then periods. @throws Error when there is one for the same period or list. */
 export function addRule(attendant: Attendant, { rule }: AddRule): Attendant {
   const { rules } = attendant.answering;
   if (findRule(attendant, slotOfRule(rule))) throw new Error('The answering order has such a rule already');
-  return withRules(attendant, [rule, ...rules]);
+  const at = rules.findIndex((each) => rankOf(each) >= rankOf(rule));
+  const index = at < 0 ? rules.length : at;
+  return withRules(attendant, [...rules.slice(0, index), rule, ...rules.slice(index)]);
+}
+
+function rankOf(rule: AnsweringRule): number {
+  switch (rule.type) {
+    case 'callers':
+      return 0;
+    case 'special':
+      return rule.specialId ? 1 : 2;
+    case 'period':
+      return 3;
+  }
 }
 
 export function removeRule(attendant: Attendant, { rule }: RemoveRule): Attendant {

@@ -76,7 +76,7 @@ export type SetTake = {
 };
 export type SetPath = { readonly type: 'setPath'; readonly slot: Slot; readonly path: Path };
 export type SetVoice = { readonly type: 'setVoice'; readonly voice: VoiceId };
-/** Adds a rule at the top of the answering order. */
+/** Adds a rule where such rules usually stand in the answering order. */
 export type AddRule = { readonly type: 'addRule'; readonly rule: AnsweringRule };
 export type RemoveRule = { readonly type: 'removeRule'; readonly rule: RuleSlot };
 export type MoveRule = { readonly type: 'moveRule'; readonly rule: RuleSlot; readonly toIndex: number };

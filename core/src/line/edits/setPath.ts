@@ -15,6 +15,7 @@ export function setPath(attendant: Attendant, { slot, path }: SetPath): Attendan
       return { ...attendant, answering: { ...answering, otherwise: path } };
     case 'period':
     case 'callers':
+    case 'special':
       return withRules(
         attendant,
         answering.rules.map((rule) => (isRuleAt(rule, slot) ? { ...rule, path } : rule)),

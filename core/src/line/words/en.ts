@@ -75,6 +75,8 @@ export function describeSlot(slot: Slot, attendant: Attendant, names: Names): st
       return `the answer during ${names[slot.periodId] ?? deleted}`;
     case 'callers':
       return `the answer for ${names[slot.callerListId] ?? deleted}`;
+    case 'special':
+      return slot.specialId ? `the answer on ${names[slot.specialId] ?? deleted}` : 'the answer on special dates';
     case 'otherwise':
       return 'the answer at all other times';
     case 'named':
@@ -192,7 +194,14 @@ function describeSettingsEdit({ sheetId, settings }: SetMenuSettings, before: At
 }
 
 function describeRule(rule: RuleSlot, names: Names): string {
-  return names[rule.type === 'period' ? rule.periodId : rule.callerListId] ?? deleted;
+  switch (rule.type) {
+    case 'period':
+      return names[rule.periodId] ?? deleted;
+    case 'callers':
+      return names[rule.callerListId] ?? deleted;
+    case 'special':
+      return rule.specialId ? (names[rule.specialId] ?? deleted) : 'special dates';
+  }
 }
 
 function pathName(attendant: Attendant, pathId: NamedPathId): string {

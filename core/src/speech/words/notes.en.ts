@@ -46,6 +46,7 @@ const partNames: Readonly<Record<LivePart['type'], string>> = {
   today: 'today’s hours',
   week: 'the hours',
   opens: 'the next opening',
+  special: 'the special date',
   name: 'the name',
   extension: 'the extension',
 };

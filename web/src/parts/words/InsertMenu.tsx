@@ -12,6 +12,7 @@ const general: readonly { readonly label: string; readonly piece: Special }[] = 
   { label: 'The week’s hours', piece: { type: 'live', part: { type: 'week', hoursId: null } } },
   { label: 'Today’s hours', piece: { type: 'live', part: { type: 'today', hoursId: null } } },
   { label: 'When it opens next', piece: { type: 'live', part: { type: 'opens', hoursId: null } } },
+  { label: 'The special date’s name', piece: { type: 'live', part: { type: 'special', hoursId: null } } },
 ];
 const options = { label: 'The options', piece: { type: 'live', part: { type: 'options' } } } as const;
 const pauses = [500, 1000, 2000].map((ms) => ({

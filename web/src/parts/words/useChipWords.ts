@@ -25,6 +25,8 @@ export function useChipWords(voice: VoiceId): ChipWords {
             return 'the week’s hours';
           case 'opens':
             return 'next opening';
+          case 'special':
+            return 'special date’s name';
           case 'name':
             return `name of ${names[part.personId] ?? 'somebody deleted'}`;
           case 'extension':

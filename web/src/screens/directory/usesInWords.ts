@@ -52,6 +52,8 @@ function placeInSheet(slot: Slot, names: Names): string {
       return `during ${names[slot.periodId] ?? 'a deleted period'}`;
     case 'callers':
       return `for ${names[slot.callerListId] ?? 'a deleted list'}`;
+    case 'special':
+      return slot.specialId ? `on ${names[slot.specialId] ?? 'a deleted date'}` : 'on special dates';
     case 'otherwise':
       return 'at all other times';
     case 'group':

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Hours } from '@locutor/core/hours';
-import { slotKey, slotOfRule, type AnsweringRule } from '@locutor/core/line';
+import { slotKey, slotOfRule, type AnsweringRule, type Names } from '@locutor/core/line';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useCallerLists } from '../../api/resources';
@@ -48,6 +48,14 @@ export function AnsweringOrder({ hours }: { readonly hours: Hours }) {
               />
             </Row>
           ))}
+          {hours.special.length > 0 && !rules.some((rule) => rule.type === 'special' && rule.specialId === null) && (
+            <Row name={<SpecialName name={null} />}>
+              <Text color="quiet">as at all other times, while they are closed</Text>
+              <AddAnswer
+                onAdd={() => edit({ type: 'addRule', rule: { type: 'special', specialId: null, path: [] } })}
+              />
+            </Row>
+          )}
           {periods.map(({ id, name }) => (
             <Row key={id} name={<PeriodName name={name} />}>
               <Text color="quiet">as at all other times</Text>
@@ -74,6 +82,40 @@ const CallersName = ({ name }: { readonly name: string }) => (
     Callers in <b>{name}</b>:
   </>
 );
+
+/** Null for any special date. */
+const SpecialName = ({ name }: { readonly name: string | null }) =>
+  name === null ? (
+    <>
+      On <b>special dates</b>:
+    </>
+  ) : (
+    <>
+      On <b>{name}</b>:
+    </>
+  );
+
+/** How a rule begins in the list, and what its answer is called. */
+function wordsOfRule(rule: AnsweringRule, names: Names): { name: string; head: ReactNode; of: string } {
+  switch (rule.type) {
+    case 'period': {
+      const name = names[rule.periodId] ?? 'a deleted period';
+      return { name, head: <PeriodName name={name} />, of: `the answer during ${name}` };
+    }
+    case 'callers': {
+      const name = names[rule.callerListId] ?? 'a deleted list';
+      return { name, head: <CallersName name={name} />, of: `the answer for ${name}` };
+    }
+    case 'special': {
+      const name = rule.specialId && (names[rule.specialId] ?? 'a deleted date');
+      return {
+        name: name ?? 'Special dates',
+        head: <SpecialName name={name} />,
+        of: `the answer on ${name ?? 'special dates'}`,
+      };
+    }
+  }
+}
 
 function Row({ name, isLast, children }: { name: ReactNode; isLast?: boolean; children: ReactNode }) {
   return (
@@ -113,17 +155,16 @@ function RuleRow({
 }) {
   const { edit, names, store } = useDraftTools();
   const slot = slotOfRule(rule);
-  const isPeriod = rule.type === 'period';
-  const name = isPeriod ? (names[rule.periodId] ?? 'a deleted period') : (names[rule.callerListId] ?? 'a deleted list');
+  const { name, head, of } = wordsOfRule(rule, names);
   const move = (toIndex: number) => edit({ type: 'moveRule', rule: slot, toIndex });
   const remove = (): void => {
     edit({ type: 'removeRule', rule: slot });
     tellDone(`${name} has no answer of its own now.`, store.undo);
   };
   return (
-    <Row name={isPeriod ? <PeriodName name={name} /> : <CallersName name={name} />}>
+    <Row name={head}>
       <Box flex="1" minW="0">
-        <PathSentence slot={slot} path={rule.path} of={`the answer ${isPeriod ? 'during' : 'for'} ${name}`} />
+        <PathSentence slot={slot} path={rule.path} of={of} />
       </Box>
       <Flex flexShrink="0" color="quiet">
         <SmallButton

@@ -33,8 +33,8 @@ export function useWeek(hours: KeptHours): Week {
       );
       const send = async (): Promise<boolean> => {
         try {
-          const { name, periods, week } = next;
-          const body = { revision: revision.current, name, periods, week };
+          const { name, periods, week, seasons, special } = next;
+          const body = { revision: revision.current, name, periods, week, seasons, special };
           const saved = await api<KeptHours>(path, { method: 'PUT', body });
           revision.current = saved.revision;
           return true;

@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { right, wrong, type Result } from '../result';
+import { periodId, seasonId, specialDateId } from './ids';
+import { longestSeasonName, type Season } from './season';
+import { moves, specialLimits, type SpecialDate } from './specialDate';
+import { mostSeasons, mostWeekSpans } from './hours';
+
+/** What came is not made as seasons or special dates are. */
+export interface NotHours {
+  readonly type: 'notHours';
+  /** Where in it, such as `0.when.month`. */
+  readonly at: string;
+}
+
+const id = <Kind extends { readonly pattern: RegExp }>({ pattern }: Kind) => z.string().max(60).regex(pattern);
+const whole = z.int();
+const span = { periodId: id(periodId), startMin: whole, endMin: whole };
+const monthDay = { month: whole, day: whole };
+const weekday = z.literal([1, 2, 3, 4, 5, 6, 7]);
+
+const season = z.strictObject({
+  id: id(seasonId),
+  // One more than allowed is let through, so that core can say in words what is wrong.
+  name: z.string().max(longestSeasonName + 1),
+  from: z.strictObject(monthDay),
+  to: z.strictObject(monthDay),
+  week: z.array(z.strictObject({ ...span, day: weekday })).max(mostWeekSpans + 1),
+});
+
+const when = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('once'), from: z.string().max(10), to: z.string().max(10) }),
+  z.strictObject({ type: z.literal('yearly'), ...monthDay, days: whole }),
+  z.strictObject({
+    type: z.literal('nthWeekday'),
+    nth: z.literal([1, 2, 3, 4, 5, -1]),
+    weekday,
+    month: whole,
+    plusDays: whole,
+    days: whole,
+  }),
+  z.strictObject({
+    type: z.literal('easter'),
+    church: z.enum(['western', 'eastern']),
+    plusDays: whole,
+    days: whole,
+  }),
+]);
+
+const special = z.strictObject({
+  id: id(specialDateId),
+  name: z.string().max(specialLimits.name + 1),
+  when,
+  moved: z.enum(moves),
+  hours: z.discriminatedUnion('type', [
+    z.strictObject({ type: z.literal('closed'), startMin: whole, endMin: whole }),
+    z.strictObject({ type: z.literal('times'), spans: z.array(z.strictObject(span)).max(specialLimits.times + 1) }),
+  ]),
+  words: z.string().max(specialLimits.words + 1),
+});
+
+/** Seasons as they come from outside, checked for their shape only. */
+export function readSeasons(raw: unknown): Result<readonly Season[], NotHours> {
+  return read(z.array(season).max(mostSeasons + 1), raw);
+}
+
+/** Special dates as they come from outside, checked for their shape only. */
+export function readSpecialDates(raw: unknown): Result<readonly SpecialDate[], NotHours> {
+  return read(z.array(special).max(specialLimits.most + 1), raw);
+}
+
+function read<Value>(schema: z.ZodType, raw: unknown): Result<Value, NotHours> {
+  const result = schema.safeParse(raw);
+  if (result.success) return right(result.data as Value);
+  return wrong({ type: 'notHours', at: result.error.issues[0]?.path.join('.') ?? '' });
+}

@@ -1,0 +1,51 @@
+import { dayInYear, isMonthDay, yearOf, type DayNumber, type MonthDay } from './calendar';
+import type { WeekSpan } from './hours';
+import type { SeasonId } from './ids';
+
+/** Another regular week between two dates of every year, both in it; over the end of the year too. */
+export interface Season {
+  readonly id: SeasonId;
+  /** 1 to 40 characters. */
+  readonly name: string;
+  readonly from: MonthDay;
+  readonly to: MonthDay;
+  readonly week: readonly WeekSpan[];
+}
+
+export type SeasonProblem =
+  | { readonly type: 'seasonName'; readonly name: string }
+  | { readonly type: 'seasonDate'; readonly name: string }
+  | { readonly type: 'seasonsMeet'; readonly name: string; readonly other: string };
+
+export const longestSeasonName = 40;
+
+export function isInSeason({ from, to }: Pick<Season, 'from' | 'to'>, day: DayNumber): boolean {
+  const year = yearOf(day);
+  const [first, last] = [dayInYear(year, from), dayInYear(year, to)];
+  return first <= last ? day >= first && day <= last : day >= first || day <= last;
+}
+
+/** Each needs a name and dates that there are, and no day can be in two of them. */
+export function seasonProblems(seasons: readonly Season[]): SeasonProblem[] {
+  return seasons.flatMap((season, index): SeasonProblem[] => {
+    const { from, to } = season;
+    const name = season.name.trim();
+    if (name === '' || name.length > longestSeasonName) return [{ type: 'seasonName', name }];
+    if (!isMonthDay(from) || !isMonthDay(to)) return [{ type: 'seasonDate', name }];
+    const other = seasons
+      .slice(0, index)
+      .find((each) => isMonthDay(each.from) && isMonthDay(each.to) && meet(each, season));
+    return other ? [{ type: 'seasonsMeet', name, other: other.name }] : [];
+  });
+}
+
+/** Two stretches of the year meet where one begins in the other. */
+function meet(one: Season, other: Season): boolean {
+  const leapYear = 2024;
+  return isInSeason(one, dayInYear(leapYear, other.from)) || isInSeason(other, dayInYear(leapYear, one.from));
+}
+
+/** The season a day is in; undefined for none. */
+export function seasonOn(seasons: readonly Season[], day: DayNumber): Season | undefined {
+  return seasons.find((season) => isInSeason(season, day));
+}
