@@ -10,6 +10,7 @@ import { asker, type Ask } from './api';
 import { answeredByOf, makeCalls } from './calls';
 import { bodyOf, boxCodes, groups, launchLine } from './groups';
 import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName, type StaffName } from './people';
+import { specialDates, summerOf } from './hours';
 import { recordSheets } from './recordings';
 import { soundOf } from './sounds';
 import { boatyardAttendant, shedAttendant, type Cast } from './script';
@@ -191,7 +192,14 @@ async function setHours(ask: Ask, line: Line): Promise<Hours> {
     { periodId: lunch.id, day, startMin: 720, endMin: 750 },
   ]);
   week.push({ periodId: open, day: 6, startMin: 480, endMin: 720 });
-  return ask<Hours>('PUT', path, { revision, periods: [...periods, lunch], week });
+  const seasons = [summerOf(open)];
+  return ask<Hours>('PUT', path, {
+    revision,
+    periods: [...periods, lunch],
+    week,
+    seasons,
+    special: specialDates(open),
+  });
 }
 
 /** Has the whole script of a line spoken, so that the first call is heard without a wait. */

@@ -186,6 +186,62 @@ describe('hours', () => {
   });
 });
 
+describe('special dates', () => {
+  const eve = {
+    id: 'special:eve',
+    name: 'Christmas Eve',
+    when: { type: 'yearly', month: 12, day: 24, days: 1 },
+    moved: 'stays',
+    hours: { type: 'closed', startMin: 0, endMin: 1440 },
+    words: '',
+  };
+
+  it('are kept with the hours, refused in words, and stay while they answer somewhere', async () => {
+    const { line, draft } = await start();
+    const path = `/api/hours/${line.hoursId}`;
+    const { body: hours } = await ask('get', path);
+    const put = (special: unknown, revision: number) =>
+      ask('put', path, { revision, periods: hours.periods, week: hours.week, special });
+    expect((await put([eve], 1)).body.special).toEqual([eve]);
+    const never = { ...eve, when: { ...eve.when, day: 31, month: 2 } };
+    expect((await put([never], 2)).body.errors).toEqual([
+      { at: 'special', says: 'Christmas Eve: there is no such day in the calendar.' },
+    ]);
+    expect((await put([{ ...eve, when: 'often' }], 2)).body.errors[0].at).toBe('special.0.when');
+    const { attendant } = (await ask('get', `/api/lines/${line.id}/draft`)).body;
+    const rule = { type: 'special', specialId: eve.id, path: attendant.answering.otherwise };
+    const answering = { ...attendant.answering, rules: [rule, ...attendant.answering.rules] };
+    await ask('put', `/api/lines/${line.id}/draft`, {
+      revision: draft.revision,
+      attendant: { ...attendant, answering },
+    });
+    const refused = await put([], 2);
+    expect([refused.status, refused.body.detail]).toEqual([
+      409,
+      expect.stringContaining('the answer on Christmas Eve'),
+    ]);
+    // Who changes the week alone does not lose them.
+    const kept = await ask('put', path, { revision: 2, periods: hours.periods, week: [] });
+    expect(kept.body.special).toEqual([eve]);
+  });
+
+  it('can be picked from the public holidays of a country or region', async () => {
+    const { body: places } = await ask('get', '/api/holidays/places');
+    const usa = places.find(({ country }: { country: string }) => country === 'US');
+    expect(usa.regions).toContainEqual({ region: 'ME', name: 'Maine' });
+    const named = async (query: string) =>
+      (await ask('get', `/api/holidays?${query}`)).body.map(
+        ({ name, from }: { name: string; from: string }) => `${from} ${name}`,
+      );
+    const maine = await named('country=US&region=ME&from=2026&years=2');
+    expect(maine).toContain("2027-04-19 Patriots' Day");
+    expect(maine).toEqual(expect.arrayContaining(['2026-07-03 Independence Day', '2026-07-04 Independence Day']));
+    expect(await named('country=US&from=2026&years=1')).not.toContain("2026-04-20 Patriots' Day");
+    expect((await ask('get', '/api/holidays?country=QQ&from=2026&years=1')).status).toBe(422);
+    expect((await ask('get', '/api/holidays?country=US&from=2026&years=400')).status).toBe(422);
+  });
+});
+
 describe('several lines', () => {
   const shed = { name: 'Storage shed', number: '+1 207 555 0155', timeZone: 'America/New_York' };
 

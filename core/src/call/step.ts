@@ -1,3 +1,4 @@
+import { dayPlan, wallTime } from '../hours';
 import { unreachable } from '../result';
 import { ask, passAsk, takeAskKey, takeAskWords, waitForAnswer } from './ask';
 import { askPin, checkPin, hearNext, takeHearingKey, takePin, takePinKey, waitForPin } from './boxVisit';
@@ -48,8 +49,9 @@ import {
   waitForTakeKey,
 } from './recorder';
 import { accept, answer, ring, tryNextPhone } from './ringing';
-import { newId, note, startTimer, stopPlaying, type Run } from './run';
+import { lineOf, newId, note, sayThen, startTimer, stopPlaying, type Run } from './run';
 import type { CallScript } from './script';
+import { wordsItems } from './words';
 import type { CallState, Next } from './state';
 
 export interface StepResult {
@@ -132,7 +134,16 @@ function answerCall(run: Run, { callerNumber, atMs, to }: Dialled): void {
   }
   const winner = answerFor(line, script, callerNumber, atMs);
   note(run, { type: 'called', callerNumber, lineId: script.lineId, answer: winner });
-  takePath(run, { slot: slotOfAnswer(winner), stepIndex: 0, then: null });
+  const place = { slot: slotOfAnswer(winner), stepIndex: 0, then: null } as const;
+  const words = winner.type === 'callers' ? '' : wordsOfToday(run);
+  if (words === '') return takePath(run, place);
+  sayThen(run, wordsItems(run, words, { type: 'line' }), { type: 'path', place });
+}
+
+/** What callers hear first on a special date; those of a list with an answer of their own do not. */
+function wordsOfToday(run: Run): string {
+  const { hours, timeZone } = lineOf(run).script;
+  return dayPlan(hours, wallTime(timeZone, run.atMs).day).special?.words ?? '';
 }
 
 function pressKey(run: Run, { key }: KeyPressed): void {

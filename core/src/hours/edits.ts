@@ -1,5 +1,6 @@
 import type { Hours, Period, WeekSpan, Weekday } from './hours';
-import type { PeriodId } from './ids';
+import type { PeriodId, SpecialDateId } from './ids';
+import type { SpecialDate } from './specialDate';
 
 /** Adds a period with no time in the week yet. */
 export function addPeriod<Kept extends Pick<Hours, 'periods'>>(hours: Kept, period: Period): Kept {
@@ -12,12 +13,32 @@ export function removePeriod(hours: Hours, periodId: PeriodId): Hours {
     ...hours,
     periods: hours.periods.filter((period) => period.id !== periodId),
     week: hours.week.filter((span) => span.periodId !== periodId),
+    seasons: hours.seasons.map((season) => ({
+      ...season,
+      week: season.week.filter((span) => span.periodId !== periodId),
+    })),
+    special: hours.special.map((date) =>
+      date.hours.type === 'times'
+        ? { ...date, hours: { ...date.hours, spans: date.hours.spans.filter((span) => span.periodId !== periodId) } }
+        : date,
+    ),
   };
 }
 
 export function renamePeriod(hours: Hours, periodId: PeriodId, name: string): Hours {
   const periods = hours.periods.map((period) => (period.id === periodId ? { ...period, name } : period));
   return { ...hours, periods };
+}
+
+/** Adds a special date, or puts it in the place of the one with its id. */
+export function setSpecialDate<Kept extends Pick<Hours, 'special'>>(hours: Kept, date: SpecialDate): Kept {
+  const isThere = hours.special.some(({ id }) => id === date.id);
+  const special = isThere ? hours.special.map((each) => (each.id === date.id ? date : each)) : [...hours.special, date];
+  return { ...hours, special };
+}
+
+export function removeSpecialDate<Kept extends Pick<Hours, 'special'>>(hours: Kept, id: SpecialDateId): Kept {
+  return { ...hours, special: hours.special.filter((each) => each.id !== id) };
 }
 
 /** Replaces what a period does on one day. */

@@ -34,6 +34,7 @@ export {
   type SpecialHours,
   type When,
 } from './specialDate';
+export { occurrences, overlaps, type Occurrence } from './upcoming';
 export { dayPlan, specialDaysOf, type DayPlan } from './dayPlan';
 export {
   checkHours,
@@ -66,7 +67,15 @@ export {
   type Verdict,
 } from './answersAt';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
-export { addPeriod, daySpans, removePeriod, renamePeriod, setDaySpans } from './edits';
+export {
+  addPeriod,
+  daySpans,
+  removePeriod,
+  removeSpecialDate,
+  renamePeriod,
+  setDaySpans,
+  setSpecialDate,
+} from './edits';
 export {
   describeHoursProblem,
   describeSpecialHours,

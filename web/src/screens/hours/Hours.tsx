@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { longestPeriodName, periodId, weekdays } from '@locutor/core/hours';
+import { longestPeriodName, periodId, weekdays, type Hours as HoursSet, type SeasonId } from '@locutor/core/hours';
 import { Plus, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -14,6 +14,8 @@ import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { isTyping } from '../../parts/isTyping';
 import { AnsweringOrder } from './AnsweringOrder';
+import { SeasonChoice } from './SeasonChoice';
+import { SpecialDates } from './SpecialDates';
 import { useWeek } from './useWeek';
 import { WeekGrid } from './WeekGrid';
 
@@ -36,6 +38,15 @@ function HoursOf({ kept, ownId, all }: Props) {
   const { hours, change, undo } = useWeek(kept);
   const [chosen, setChosen] = useState(hours.periods[0]?.id);
   const chosenPeriod = hours.periods.some((period) => period.id === chosen) ? chosen : hours.periods[0]?.id;
+
+  const [seasonShown, setSeason] = useState<SeasonId | null>(null);
+  const season = hours.seasons.find(({ id }) => id === seasonShown) ?? null;
+  const shown = season ? { ...hours, week: season.week } : hours;
+  const changeShown = (next: HoursSet): Promise<boolean> => {
+    if (!season) return change(next);
+    const seasons = next.seasons.map((each) => (each.id === season.id ? { ...each, week: next.week } : each));
+    return change({ ...next, week: hours.week, seasons });
+  };
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -62,7 +73,9 @@ function HoursOf({ kept, ownId, all }: Props) {
             ? 'The week is shared by the draft and what is on air: a change here reaches callers at once. What answers is part of the draft, and reaches them when it is put on air.'
             : 'People who keep these hours are rung only while a period of them runs. A change here reaches callers at once.'}
         </Text>
-        <WeekGrid hours={hours} periodId={chosenPeriod} onChoose={setChosen} onChange={change} />
+        <SeasonChoice hours={hours} chosen={season} onChoose={setSeason} onChange={change} />
+        <WeekGrid hours={shown} periodId={chosenPeriod} onChoose={setChosen} onChange={changeShown} />
+        <SpecialDates hours={hours} onChange={change} />
         {kept.id === ownId && <AnsweringOrder hours={hours} />}
       </Box>
     </Box>

@@ -1,0 +1,80 @@
+import type { Page } from '@playwright/test';
+import { callAt, expect, heard, startLine, test } from '../support/test';
+
+const dates = (page: Page) => page.getByRole('region', { name: 'Special dates' });
+const form = (page: Page) => page.getByRole('form', { name: 'New special date' });
+
+test.describe('a new business', () => {
+  test.use({ data: 'empty' });
+
+  test('picks the public holidays it keeps, and takes them back in one step', async ({ page, server }) => {
+    await startLine(page, server);
+    await page.goto(`${server.url}/hours`);
+    await expect(dates(page)).toContainText('Nothing is entered for the next three months.');
+    await dates(page).getByRole('button', { name: 'Pick public holidays' }).click();
+    const picker = page.getByRole('region', { name: 'Public holidays' });
+    await picker.getByLabel('Region').selectOption({ label: 'Maine' });
+    await picker.getByRole('checkbox', { name: 'Columbus Day' }).uncheck();
+    await picker.getByRole('button', { name: /^Keep \d+ days$/ }).click();
+    await expect(dates(page)).toContainText('Thanksgiving Day');
+    await expect(dates(page)).not.toContainText('Columbus Day');
+    await expect(dates(page)).not.toContainText('Nothing is entered');
+    await page.reload();
+    await expect(dates(page)).toContainText('Thanksgiving Day');
+    await dates(page).getByRole('button', { name: 'Remove Thanksgiving Day' }).first().click();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(dates(page).getByText('Thanksgiving Day').first()).toBeVisible();
+  });
+});
+
+test('a date of its own is entered as a sentence, refused in words where it cannot be, and heard by callers', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/hours`);
+  await dates(page).getByRole('button', { name: 'A date', exact: true }).click();
+  await form(page).getByRole('button', { name: 'Keep it' }).click();
+  await expect(form(page).getByRole('alert')).toHaveText('Give it a name, such as Christmas Eve.');
+  await form(page).getByLabel('Name of the special date').fill('Boat show');
+  await form(page).getByLabel('First day').fill('2027-02-16');
+  await form(page).getByLabel('What is other than usual').selectOption('closed for a part of the day');
+  await form(page).getByLabel('From when to when it is closed').fill('noon');
+  await form(page).getByRole('button', { name: 'Keep it' }).click();
+  await expect(form(page).getByRole('alert')).toHaveText('“noon” needs a start and an end, like 8:00–17:30.');
+  await form(page).getByLabel('From when to when it is closed').fill('2pm-4pm');
+  await form(page).getByLabel('What callers hear first on that day').fill('We are at the boat show today.');
+  await form(page).getByRole('button', { name: 'Keep it' }).click();
+  const row = dates(page).getByRole('listitem').filter({ hasText: 'Boat show' });
+  await expect(row).toContainText('Tue, Feb 16, 2027');
+  await expect(row).toContainText('closed 2:00 PM to 4:00 PM');
+  await callAt(page, '2027-02-16T14:30');
+  await expect(heard(page)).toContainText('We are at the boat show today.');
+  await expect(heard(page)).toContainText('The office is closed now.');
+});
+
+test('special dates can have an answer of their own', async ({ page, server }) => {
+  await page.goto(`${server.url}/hours`);
+  const row = page.getByRole('listitem').filter({ hasText: 'On special dates:' });
+  await row.getByRole('button', { name: 'Let something else answer' }).click();
+  await page.getByRole('button', { name: 'Add a step to the answer on special dates' }).click();
+  await page.getByLabel('What the answer on special dates, step 1 does').selectOption('goTo');
+  await callAt(page, '2026-12-28T10:00');
+  await expect(heard(page)).toContainText('The boatyard is closed from Christmas to New Year.');
+  await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
+});
+
+test('a season has a week of its own, between two dates of every year', async ({ page, server }) => {
+  await page.goto(`${server.url}/hours`);
+  const monday = page.getByLabel('Open on Monday');
+  await expect(monday).toHaveValue('7:30–17:00');
+  await page.getByLabel('Which week is shown').selectOption({ label: 'Summer' });
+  await expect(monday).toHaveValue('7:00–17:30');
+  await monday.fill('6-18');
+  await monday.press('Enter');
+  await page.getByLabel('Which week is shown').selectOption({ label: 'the rest of the year' });
+  await expect(monday).toHaveValue('7:30–17:00');
+  await page.getByRole('button', { name: 'Season with a week of its own' }).click();
+  await expect(page.getByText('Season 2 and Summer share days of the year.')).toBeVisible();
+  await callAt(page, '2027-06-14T06:30');
+  await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
+});

@@ -1,0 +1,67 @@
+import { Injectable } from '@nestjs/common';
+import Holidays from 'date-holidays';
+import { invalid } from '../problems/problem';
+
+export interface HolidayPlace {
+  /** ISO 3166-1 alpha-2, in capitals. */
+  readonly country: string;
+  readonly name: string;
+  readonly regions: readonly { readonly region: string; readonly name: string }[];
+}
+
+export interface Holiday {
+  readonly name: string;
+  /** First and last day, as in ISO 8601. */
+  readonly from: string;
+  readonly to: string;
+}
+
+const dayMs = 86_400_000;
+export const mostYears = 10;
+
+/** Public holidays by country and region, as the package `date-holidays` knows them. */
+@Injectable()
+export class HolidaysService {
+  places(): readonly HolidayPlace[] {
+    const known = new Holidays();
+    return Object.entries(known.getCountries('en'))
+      .map(([country, name]) => ({ country, name, regions: regionsOf(known, country) }))
+      .sort((one, other) => one.name.localeCompare(other.name, 'en'));
+  }
+
+  /** The public holidays of some years. Days kept in place of others have the name of the holiday itself. */
+  of(country: string, region: string, from: number, years: number): readonly Holiday[] {
+    const known = new Holidays();
+    const isThere = country in known.getCountries('en') && (region === '' || isRegion(known, country, region));
+    if (!isThere) throw invalid([{ at: 'country', says: 'The holidays of that country or region are not known.' }]);
+    if (region) known.init(country, region);
+    else known.init(country);
+    return Array.from({ length: years }, (_, index) => from + index).flatMap((year) =>
+      known
+        .getHolidays(year)
+        .filter(({ type }) => type === 'public')
+        .map((holiday): Holiday => {
+          const first = holiday.date.slice(0, 10);
+          // An hour less or more at a clock change does not make another day.
+          const days = Math.max(1, Math.round((holiday.end.getTime() - holiday.start.getTime()) / dayMs));
+          const last = new Date(Date.parse(`${first}T00:00Z`) + (days - 1) * dayMs).toISOString().slice(0, 10);
+          return { name: bareName(holiday.name), from: first, to: last };
+        }),
+    );
+  }
+}
+
+/** Regions where holidays may be other than in the rest of the country. */
+function regionsOf(known: Holidays, country: string): HolidayPlace['regions'] {
+  const states = (known.getStates(country, 'en') as Record<string, string> | undefined) ?? {};
+  return Object.entries(states).map(([region, name]) => ({ region, name }));
+}
+
+function isRegion(known: Holidays, country: string, region: string): boolean {
+  return regionsOf(known, country).some((each) => each.region === region);
+}
+
+/** The name itself, without "(substitute day)" after it. */
+function bareName(name: string): string {
+  return name.replace(/\s*\([^)]*\)$/, '').trim() || name;
+}
