@@ -55,7 +55,9 @@ describe('the week as people say it', () => {
     ['es', 'de lunes a viernes, de las 8 a las 17 y media; sábado, de las 8 al mediodía'],
     ['de', 'Montag bis Freitag, 8 Uhr bis 17 Uhr 30; Samstag, 8 Uhr bis 12 Uhr'],
   ])('in %s', (language, words) => {
-    expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), zone, at('2026-11-23T18:00'), language)).toBe(words);
+    expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), zone, at('2026-11-23T18:00'), language)).toBe(
+      words,
+    );
   });
 });
 

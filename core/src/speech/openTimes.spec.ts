@@ -61,7 +61,14 @@ describe('the week in groups', () => {
       { periodId: open.id, day: 3 as const, startMin: 480, endMin: 1020 },
       { periodId: lunch.id, day: 3 as const, startMin: 720, endMin: 750 },
     ];
-    const withLunch: Hours = { id: hoursId.create('lunch'), name: 'Lunch', periods: [open, lunch], week, seasons: [], special: [] };
+    const withLunch: Hours = {
+      id: hoursId.create('lunch'),
+      name: 'Lunch',
+      periods: [open, lunch],
+      week,
+      seasons: [],
+      special: [],
+    };
     expect(timesToday(withLunch, zone, start)).toEqual([
       { startMin: 480, endMin: 720 },
       { startMin: 750, endMin: 1020 },
