@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchCore } from './benchCore.mjs';
 import { benchSound } from './benchSound.mjs';
+import { benchHours } from './benchHours.mjs';
 import { benchLive } from './benchLive.mjs';
 import { chromium } from './chromium.mjs';
 import { largeAttendant } from './largeScript.mjs';
@@ -30,6 +31,7 @@ await benchBrowser();
 await benchLive(url, pid, row);
 await stop();
 benchCore(core, row);
+benchHours(core, row);
 benchSound(row);
 for (const { what, value, beside } of rows) console.log(`${what.padEnd(52)}${value.padStart(22)}   ${beside}`);
 

@@ -1,7 +1,8 @@
 import type { Id } from '../id';
 import type { Hours } from './hours';
 import type { PeriodId, SpecialDateId } from './ids';
-import { nextBoundary, runningAt, type Running, type RunningSpan } from './running';
+import type { PlannedSpan } from './dayPlan';
+import { nextBoundary, runningAt, type Running } from './running';
 import type { TimeZone } from './timeZone';
 
 /** One line of the answering order: what answers while a period runs, on a special date, or callers of a list. */
@@ -13,7 +14,7 @@ export type OrderedRule =
 
 /** Which line of the answering order wins, and why. */
 export type Answer =
-  | { readonly type: 'period'; readonly periodId: PeriodId; readonly span: RunningSpan }
+  | { readonly type: 'period'; readonly periodId: PeriodId; readonly span: PlannedSpan }
   | { readonly type: 'callers'; readonly callerListId: Id<'callers'> }
   /** The special date that it is, and the rule's: its own, or null for that of any. */
   | { readonly type: 'special'; readonly specialId: SpecialDateId; readonly ruleOf: SpecialDateId | null }
@@ -34,11 +35,51 @@ export function answersAt(
   callerLists = noLists,
 ): Answer {
   const running = runningAt(hours, zone, atMs);
-  for (const rule of rules) {
-    const answer = answerOf(rule, running, callerLists);
-    if (answer) return answer;
+  const winner = winnerOf(rules, running, callerLists);
+  return (winner && answerOf(winner, running, callerLists)) ?? { type: 'otherwise' };
+}
+
+/** Where rules stand in their order, by what they are about: with many of them looking is slow. */
+interface RuleIndex {
+  readonly at: ReadonlyMap<string, number>;
+  readonly anySpecial: number;
+}
+
+const indexes = new WeakMap<readonly OrderedRule[], RuleIndex>();
+
+function indexOf(rules: readonly OrderedRule[]): RuleIndex {
+  let index = indexes.get(rules);
+  if (!index) {
+    const anySpecial = rules.findIndex((rule) => rule.type === 'special' && rule.specialId === null);
+    index = { at: new Map(rules.map((rule, place) => [aboutOf(rule), place])), anySpecial };
+    indexes.set(rules, index);
   }
-  return { type: 'otherwise' };
+  return index;
+}
+
+function aboutOf(rule: OrderedRule): string {
+  if (rule.type === 'period') return rule.periodId;
+  return rule.type === 'callers' ? rule.callerListId : (rule.specialId ?? '');
+}
+
+/** The first rule that applies; undefined when none does. */
+function winnerOf(
+  rules: readonly OrderedRule[],
+  running: Running,
+  callerLists: typeof noLists,
+): OrderedRule | undefined {
+  const { at, anySpecial } = indexOf(rules);
+  let first = rules.length;
+  const consider = (place: number | undefined): void => {
+    if (place !== undefined && place >= 0 && place < first) first = place;
+  };
+  for (const { periodId } of running.spans) consider(at.get(periodId));
+  if (running.special) {
+    consider(at.get(running.special.id));
+    consider(anySpecial);
+  }
+  for (const list of callerLists) consider(at.get(list));
+  return rules[first];
 }
 
 function answerOf(rule: OrderedRule, running: Running, callerLists: typeof noLists): Answer | undefined {

@@ -1,6 +1,7 @@
 import { weekdayOf, yearOf, type DayNumber } from './calendar';
 import { cutTimes } from './dayTimes';
-import { minutesOfDay, type DaySpan, type Hours } from './hours';
+import { minutesOfDay, weekdays, type DaySpan, type Hours, type WeekSpan } from './hours';
+import type { SeasonId, SpecialDateId } from './ids';
 import { seasonOn, type Season } from './season';
 import { daysOf, type DayRange, type SpecialDate } from './specialDate';
 
@@ -12,7 +13,14 @@ export interface DayPlan {
   /** The special date that it is; null for none. */
   readonly special: SpecialDate | null;
   /** What begins on it, in the order entered. */
-  readonly spans: readonly DaySpan[];
+  readonly spans: readonly PlannedSpan[];
+}
+
+/** When a period runs, with the day that owns it and what made it so. */
+export interface PlannedSpan extends DaySpan {
+  readonly day: DayNumber;
+  /** The special date or season whose times these are; null for the regular week. */
+  readonly from: SpecialDateId | SeasonId | null;
 }
 
 interface SpecialDays extends DayRange {
@@ -22,6 +30,9 @@ interface SpecialDays extends DayRange {
 interface Known {
   readonly plans: Map<DayNumber, DayPlan>;
   readonly years: Map<number, readonly SpecialDays[]>;
+  /** The special date of each day of a year that is one. */
+  readonly dates: Map<number, ReadonlyMap<DayNumber, SpecialDate>>;
+  readonly weeks: Map<Season | null, readonly (readonly WeekSpan[])[]>;
 }
 
 const known = new WeakMap<Hours, Known>();
@@ -41,16 +52,35 @@ export function dayPlan(hours: Hours, day: DayNumber): DayPlan {
 
 function knownOf(hours: Hours): Known {
   let found = known.get(hours);
-  if (!found) known.set(hours, (found = { plans: new Map(), years: new Map() }));
+  if (!found) known.set(hours, (found = { plans: new Map(), years: new Map(), dates: new Map(), weeks: new Map() }));
   return found;
 }
 
 function makePlan(hours: Hours, day: DayNumber): DayPlan {
   const season = seasonOn(hours.seasons, day) ?? null;
-  const weekday = weekdayOf(day);
-  const usual = (season ?? hours).week.filter((span) => span.day === weekday);
-  const special = specialOn(hours, day);
-  return { day, season, special, spans: special ? spansOn(special, usual) : usual };
+  const usual = weekOf(hours, season)[weekdayOf(day) - 1] ?? [];
+  const special = datesOf(hours, yearOf(day)).get(day) ?? null;
+  const from = special?.id ?? season?.id ?? null;
+  const spans = (special ? spansOn(special, usual) : usual).map(({ periodId, startMin, endMin }): PlannedSpan => ({
+    periodId,
+    startMin,
+    endMin,
+    day,
+    from,
+  }));
+  return { day, season, special, spans };
+}
+
+/** The spans of each weekday, of a season or of the regular week. */
+function weekOf(hours: Hours, season: Season | null): readonly (readonly WeekSpan[])[] {
+  const { weeks } = knownOf(hours);
+  let days = weeks.get(season);
+  if (!days) {
+    const { week } = season ?? hours;
+    days = weekdays.map((weekday) => week.filter((span) => span.day === weekday));
+    weeks.set(season, days);
+  }
+  return days;
 }
 
 function spansOn({ hours }: SpecialDate, usual: readonly DaySpan[]): readonly DaySpan[] {
@@ -60,22 +90,29 @@ function spansOn({ hours }: SpecialDate, usual: readonly DaySpan[]): readonly Da
   return usual.flatMap((span) => cutTimes([span], cut).map((time) => ({ periodId: span.periodId, ...time })));
 }
 
-/** Of several on a day: what is there once beats what comes every year, the shorter the longer, the earlier the later. */
-function specialOn(hours: Hours, day: DayNumber): SpecialDate | null {
-  const candidates = specialDaysAround(hours, day).filter(({ from, to }) => day >= from && day <= to);
-  const [first, ...others] = candidates;
-  if (!first) return null;
-  const isOnce = ({ date }: SpecialDays): number => (date.when.type === 'once' ? 0 : 1);
-  const beats = (one: SpecialDays, other: SpecialDays): boolean =>
-    isOnce(one) !== isOnce(other) ? isOnce(one) < isOnce(other) : one.to - one.from < other.to - other.from;
-  return others.reduce((best, each) => (beats(each, best) ? each : best), first).date;
+/** The special date that each day of a year is, for those that are one. */
+function datesOf(hours: Hours, year: number): ReadonlyMap<DayNumber, SpecialDate> {
+  const { dates } = knownOf(hours);
+  let found = dates.get(year);
+  if (!found) {
+    const winners = new Map<DayNumber, SpecialDays>();
+    // Those of the years beside it can reach into it.
+    for (const each of [year - 1, year, year + 1].flatMap((near) => specialDaysOf(hours, near))) {
+      for (let day = each.from; day <= each.to; day += 1) {
+        const other = winners.get(day);
+        if (!other || beats(each, other)) winners.set(day, each);
+      }
+    }
+    found = new Map([...winners].map(([day, { date }]) => [day, date]));
+    dates.set(year, found);
+  }
+  return found;
 }
 
-/** Those that can reach a day: of its year and the ones beside it. */
-function specialDaysAround(hours: Hours, day: DayNumber): readonly SpecialDays[] {
-  if (hours.special.length === 0) return [];
-  const year = yearOf(day);
-  return [year - 1, year, year + 1].flatMap((each) => specialDaysOf(hours, each));
+/** Of several on a day: what is there once beats what comes every year, the shorter the longer, else the earlier stays. */
+function beats(one: SpecialDays, other: SpecialDays): boolean {
+  const [isOnce, otherIsOnce] = [one.date.when.type === 'once', other.date.when.type === 'once'];
+  return isOnce === otherIsOnce ? one.to - one.from < other.to - other.from : isOnce;
 }
 
 /** The special dates of a year with the days they fall on, in the order of the list. */

@@ -35,7 +35,7 @@ export {
   type When,
 } from './specialDate';
 export { occurrences, overlaps, type Occurrence } from './upcoming';
-export { dayPlan, specialDaysOf, type DayPlan } from './dayPlan';
+export { dayPlan, specialDaysOf, type DayPlan, type PlannedSpan } from './dayPlan';
 export {
   checkHours,
   longestPeriodName,
@@ -53,7 +53,7 @@ export {
   type WeekSpan,
 } from './hours';
 export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
-export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallTime, type Running, type RunningSpan } from './running';
+export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallTime, type Running } from './running';
 export {
   answersAt,
   answerSpans,

@@ -1,6 +1,6 @@
 import type { DayNumber } from './calendar';
-import { dayPlan, type DayPlan } from './dayPlan';
-import { minutesOfDay, type DaySpan, type Hours } from './hours';
+import { dayPlan, type PlannedSpan } from './dayPlan';
+import { minutesOfDay, type Hours } from './hours';
 import type { PeriodId } from './ids';
 import type { SpecialDate } from './specialDate';
 import { offsetStretchAt, type TimeZone } from './timeZone';
@@ -11,14 +11,9 @@ const dayMs = minutesOfDay * minuteMs;
 /** What runs at an instant. */
 export interface Running {
   /** The spans that run, those of the day before first, each day's in the order entered. */
-  readonly spans: readonly RunningSpan[];
+  readonly spans: readonly PlannedSpan[];
   /** The special date it is, where that keeps anything from running and nothing else runs; null otherwise. */
   readonly special: SpecialDate | null;
-}
-
-export interface RunningSpan extends DaySpan {
-  /** The day that owns it: the one it began on. */
-  readonly plan: DayPlan;
 }
 
 /** The day by the clock on the wall, and the minutes after its midnight. */
@@ -37,12 +32,12 @@ interface WallTime {
 export function runningAt(hours: Hours, zone: TimeZone, atMs: number): Running {
   const { day, minute } = wallTime(zone, atMs);
   const [before, today] = [dayPlan(hours, day - 1), dayPlan(hours, day)];
-  const spans: RunningSpan[] = [];
+  const spans: PlannedSpan[] = [];
   for (const span of before.spans) {
-    if (minute + minutesOfDay < span.endMin) spans.push({ ...span, plan: before });
+    if (minute + minutesOfDay < span.endMin) spans.push(span);
   }
   for (const span of today.spans) {
-    if (minute >= span.startMin && minute < span.endMin) spans.push({ ...span, plan: today });
+    if (minute >= span.startMin && minute < span.endMin) spans.push(span);
   }
   const { special } = today;
   return { spans, special: special && spans.length === 0 && keepsAway(special, minute) ? special : null };

@@ -28,6 +28,8 @@ const hours: Hours = {
   id: hoursId.create('main'),
   name: 'Hours',
   periods: [open, lunch],
+  seasons: [],
+  special: [],
   week: weekdays.slice(0, 5).flatMap((day) => [
     { periodId: open.id, day, startMin: 480, endMin: 1020 },
     { periodId: lunch.id, day, startMin: 720, endMin: 750 },

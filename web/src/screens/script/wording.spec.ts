@@ -1,5 +1,5 @@
 import { boxId, callerListId, contactId, personId } from '@locutor/core/directory';
-import { periodId } from '@locutor/core/hours';
+import { periodId, specialDateId } from '@locutor/core/hours';
 import {
   lineId,
   messageDefaults,
@@ -99,8 +99,15 @@ describe('what answers, by name', () => {
   it('says why: the list the caller is in, or nothing that runs', () => {
     expect(whyWords({ type: 'callers', callerListId: slips }, names)).toBe('Because the caller is in Slip holders.');
     expect(whyWords({ type: 'otherwise' }, names)).toContain('no period');
-    const span = { periodId: periodId.create('gone'), day: 5 as const, startMin: 1320, endMin: 1560 };
+    // The second day of 1970 was a Friday.
+    const span = { periodId: periodId.create('gone'), day: 1, startMin: 1320, endMin: 1560, from: null };
     expect(whyWords({ type: 'period', periodId: span.periodId, span }, names)).toContain('a period runs on Friday');
+    const party = specialDateId.create('party');
+    const special = { type: 'period', periodId: span.periodId, span: { ...span, from: party } } as const;
+    expect(whyWords(special, { [party]: 'Christmas party' })).toContain('runs on Christmas party from');
+    expect(whyWords({ type: 'special', specialId: party, ruleOf: null }, { [party]: 'Inventory week' })).toBe(
+      'Because today is Inventory week.',
+    );
   });
 });
 

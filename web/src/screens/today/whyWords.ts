@@ -1,4 +1,4 @@
-import { weekdayName, weekdayOf, type Answer } from '@locutor/core/hours';
+import { specialDateId, weekdayName, weekdayOf, type Answer } from '@locutor/core/hours';
 import type { Names } from '@locutor/core/line';
 import { showMinutes } from '../../parts/time';
 
@@ -7,9 +7,9 @@ export function whyWords(answer: Answer, names: Names): string {
   if (answer.type === 'callers') return `Because the caller is in ${names[answer.callerListId] ?? 'a list'}.`;
   if (answer.type === 'otherwise') return 'Because no period with an answer of its own runs now.';
   if (answer.type === 'special') return `Because today is ${names[answer.specialId] ?? 'a special date'}.`;
-  const { startMin, endMin, plan } = answer.span;
+  const { startMin, endMin, day, from } = answer.span;
   const nextDay = endMin > 1440 ? ' the next day' : '';
   const name = names[answer.periodId] ?? 'a period';
-  const on = plan.special ? plan.special.name : weekdayName(weekdayOf(plan.day));
+  const on = from && specialDateId.is(from) ? (names[from] ?? 'a special date') : weekdayName(weekdayOf(day));
   return `Because ${name} runs on ${on} from ${showMinutes(startMin)} to ${showMinutes(endMin)}${nextDay}.`;
 }
