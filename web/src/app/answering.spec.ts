@@ -89,7 +89,7 @@ describe('what answers now', () => {
     const late = {
       type: 'period',
       periodId: open.id,
-      span: { periodId: open.id, day: 5, startMin: 1320, endMin: 1560 },
+      span: { periodId: open.id, day: 1, startMin: 1320, endMin: 1560, from: null },
     } as const;
     expect(whyWords(late, names)).toBe('Because Open runs on Friday from 10:00 PM to 2:00 AM the next day.');
   });
