@@ -113,6 +113,12 @@ test('hours are painted, typed, refused in words, and undone', async ({ page, se
   await expect(sunday).toHaveValue('8:00–12:00, 13:00–17:30');
   await page.getByRole('button', { name: 'Undo in the week' }).click();
   await expect(sunday).toHaveValue('9:00–12:00');
+  await page.getByRole('button', { name: 'Copy Sunday to other days' }).click();
+  await page.getByRole('menuitem', { name: 'Make Monday to Friday like Sunday' }).click();
+  await expect(page.getByLabel('Open on Wednesday')).toHaveValue('9:00–12:00');
+  await expect(page.getByLabel('Open on Saturday')).toHaveValue('8:00–12:00');
+  await page.getByRole('button', { name: 'Undo in the week' }).click();
+  await expect(page.getByLabel('Open on Wednesday')).toHaveValue('7:30–17:00');
   await sunday.fill('8:00-25:00');
   await sunday.press('Enter');
   await expect(page.getByText('There is no 25:00: a day runs from 0:00 to 24:00.')).toBeVisible();

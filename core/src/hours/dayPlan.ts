@@ -25,6 +25,8 @@ export interface PlannedSpan extends DaySpan {
 
 interface SpecialDays extends DayRange {
   readonly date: SpecialDate;
+  /** Where it stands among the special dates. */
+  readonly place: number;
 }
 
 interface Known {
@@ -109,10 +111,12 @@ function datesOf(hours: Hours, year: number): ReadonlyMap<DayNumber, SpecialDate
   return found;
 }
 
-/** Of several on a day: what is there once beats what comes every year, the shorter the longer, else the earlier stays. */
+/** Of several on a day: what is there once beats what comes every year, the shorter the longer, the earlier the later. */
 function beats(one: SpecialDays, other: SpecialDays): boolean {
   const [isOnce, otherIsOnce] = [one.date.when.type === 'once', other.date.when.type === 'once'];
-  return isOnce === otherIsOnce ? one.to - one.from < other.to - other.from : isOnce;
+  if (isOnce !== otherIsOnce) return isOnce;
+  const longer = other.to - other.from - (one.to - one.from);
+  return longer === 0 ? one.place < other.place : longer > 0;
 }
 
 /** The special dates of a year with the days they fall on, in the order of the list. */
@@ -120,9 +124,9 @@ export function specialDaysOf(hours: Hours, year: number): readonly SpecialDays[
   const { years } = knownOf(hours);
   let found = years.get(year);
   if (!found) {
-    found = hours.special.flatMap((date): SpecialDays[] => {
+    found = hours.special.flatMap((date, place): SpecialDays[] => {
       const range = daysOf(date, year);
-      return range ? [{ ...range, date }] : [];
+      return range ? [{ ...range, date, place }] : [];
     });
     years.set(year, found);
   }

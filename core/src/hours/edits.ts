@@ -53,6 +53,15 @@ export function setDaySpans(
   return { ...hours, week: [...others, ...sorted.map((span) => ({ periodId, day, ...span }))] };
 }
 
+/** Makes other days of the week what one day is, in every period. */
+export function copyDay<Kept extends Pick<Hours, 'week'>>(hours: Kept, from: Weekday, to: readonly Weekday[]): Kept {
+  const others = to.filter((day) => day !== from);
+  const copied = others.flatMap((day) =>
+    hours.week.filter((span) => span.day === from).map((span) => ({ ...span, day })),
+  );
+  return { ...hours, week: [...hours.week.filter(({ day }) => !others.includes(day)), ...copied] };
+}
+
 /** The spans of a period on one day, in time order. */
 export function daySpans(hours: Hours, periodId: PeriodId, day: Weekday): readonly WeekSpan[] {
   return hours.week

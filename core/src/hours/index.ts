@@ -34,6 +34,7 @@ export {
   type SpecialHours,
   type When,
 } from './specialDate';
+export { unusedRules, type UnusedRule } from './unusedRules';
 export { occurrences, overlaps, type Occurrence } from './upcoming';
 export { dayPlan, specialDaysOf, type DayPlan, type PlannedSpan } from './dayPlan';
 export {
@@ -69,6 +70,7 @@ export {
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export {
   addPeriod,
+  copyDay,
   daySpans,
   removePeriod,
   removeSpecialDate,

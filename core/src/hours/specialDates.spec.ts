@@ -151,6 +151,11 @@ describe('what answers on a special date', () => {
     expect(nameOn(withSpecial(week, day), '2026-11-25')).toBe('Week off');
     expect(nameOn(withSpecial(week, day, single), '2026-11-24')).toBe('This Tuesday');
     expect(nameOn(withSpecial(day, { ...day, name: 'Second' }), '2026-11-24')).toBe('Tuesday');
+    // Reckoned in different years, and of the same length: the order of the list holds still.
+    const turn = date('Turn', { type: 'nthWeekday', nth: -1, weekday: 1, month: 12, plusDays: 3, days: 3 });
+    const january = date('January', yearly(1, 1, 3));
+    expect(nameOn(withSpecial(january, turn), '2027-01-01')).toBe('January');
+    expect(nameOn(withSpecial(turn, january), '2027-01-01')).toBe('Turn');
   });
 
   it('changes at its midnights, and the change is found however far ahead', () => {

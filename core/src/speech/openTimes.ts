@@ -32,7 +32,8 @@ export function openTimesOn(hours: Hours, day: DayNumber): readonly DayTime[] {
 }
 
 function openTimesOf({ periods }: Pick<Hours, 'periods'>, spans: readonly DaySpan[]): readonly DayTime[] {
-  const open = joinTimes(spans.filter(({ periodId }) => periodId === periods[0]?.id));
+  const opening = spans.filter(({ periodId }) => periodId === periods[0]?.id);
+  const open = joinTimes(opening.map(({ startMin, endMin }) => ({ startMin, endMin })));
   return spans
     .filter(({ periodId }) => periodId !== periods[0]?.id)
     .reduce<readonly DayTime[]>((times, span) => cutTimes(times, span), open);

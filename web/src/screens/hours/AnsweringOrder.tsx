@@ -1,12 +1,13 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import type { Hours } from '@locutor/core/hours';
+import { unusedRules, type Hours, type UnusedRule } from '@locutor/core/hours';
 import { slotKey, slotOfRule, type AnsweringRule, type Names } from '@locutor/core/line';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useCallerLists } from '../../api/resources';
 import { useDraft, useDraftTools } from '../../draft/DraftProvider';
 import { tellDone } from '../../parts/notices';
 import { SmallButton } from '../../parts/SmallButton';
+import { useNow } from '../../parts/useNow';
 import { PathSentence } from '../../path/PathSentence';
 import { StepDragArea } from '../../path/StepDragArea';
 
@@ -14,6 +15,13 @@ import { StepDragArea } from '../../path/StepDragArea';
 export function AnsweringOrder({ hours }: { readonly hours: Hours }) {
   const { attendant, edit } = useDraft();
   const { rules, otherwise } = attendant.answering;
+  const { line } = useDraftTools();
+  // By the day: the next two years are looked through.
+  const day = Math.floor(useNow(3_600_000) / 86_400_000);
+  const unused = useMemo(
+    () => unusedRules(rules, hours, line.timeZone, day * 86_400_000),
+    [rules, hours, line.timeZone, day],
+  );
   const callerLists = useCallerLists();
   const blocked = callerLists.filter(({ kind }) => kind === 'blocked');
   const periods = hours.periods.filter(
@@ -38,7 +46,13 @@ export function AnsweringOrder({ hours }: { readonly hours: Hours }) {
             </Row>
           )}
           {rules.map((rule, index) => (
-            <RuleRow key={slotKey(slotOfRule(rule))} rule={rule} index={index} count={rules.length} />
+            <RuleRow
+              key={slotKey(slotOfRule(rule))}
+              rule={rule}
+              index={index}
+              count={rules.length}
+              unused={unused.find((each) => each.rule === rule)?.why}
+            />
           ))}
           {lists.map(({ id, name }) => (
             <Row key={id} name={<CallersName name={name} />}>
@@ -95,6 +109,12 @@ const SpecialName = ({ name }: { readonly name: string | null }) =>
     </>
   );
 
+/** Why a rule never answers, with what to do. */
+const unusedWords: Readonly<Record<UnusedRule['why'], string>> = {
+  neverApplies: 'Never answers in the coming two years: it has no time then.',
+  alwaysBeaten: 'Never answers in the coming two years: what stands above it always comes first. Move it up.',
+};
+
 /** How a rule begins in the list, and what its answer is called. */
 function wordsOfRule(rule: AnsweringRule, names: Names): { name: string; head: ReactNode; of: string } {
   switch (rule.type) {
@@ -148,10 +168,12 @@ function RuleRow({
   rule,
   index,
   count,
+  unused,
 }: {
   readonly rule: AnsweringRule;
   readonly index: number;
   readonly count: number;
+  readonly unused: UnusedRule['why'] | undefined;
 }) {
   const { edit, names, store } = useDraftTools();
   const slot = slotOfRule(rule);
@@ -165,6 +187,11 @@ function RuleRow({
     <Row name={head}>
       <Box flex="1" minW="0">
         <PathSentence slot={slot} path={rule.path} of={of} />
+        {unused && (
+          <Text role="note" fontSize="12.5px" fontWeight="500">
+            {unusedWords[unused]}
+          </Text>
+        )}
       </Box>
       <Flex flexShrink="0" color="quiet">
         <SmallButton

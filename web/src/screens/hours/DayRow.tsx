@@ -1,5 +1,6 @@
-import { Box, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Flex, IconButton, Input, Menu, Portal, Text } from '@chakra-ui/react';
 import {
+  copyDay,
   cutTimes,
   daySpans,
   describeTimeProblem,
@@ -9,11 +10,13 @@ import {
   setDaySpans,
   showDayTimes,
   weekdayName,
+  weekdays,
   type DayTime,
   type Hours,
   type Period,
   type Weekday,
 } from '@locutor/core/hours';
+import { Copy } from 'lucide-react';
 import { useId, useRef, useState, type PointerEvent } from 'react';
 import { textureOf } from '../../parts/textures';
 
@@ -41,7 +44,35 @@ export function DayRow({ day, hours, period, onChange }: Props) {
       </Text>
       <DayBar day={day} hours={hours} period={period} times={times} onSet={set} />
       <ExactTimes key={showDayTimes(times)} label={`${period.name} on ${weekdayName(day)}`} times={times} onSet={set} />
+      <CopyDay day={day} onCopy={(to) => void onChange(copyDay(hours, day, to))} />
     </Flex>
+  );
+}
+
+/** Makes other days what this one is, in every period. */
+function CopyDay({ day, onCopy }: { readonly day: Weekday; readonly onCopy: (to: readonly Weekday[]) => void }) {
+  return (
+    <Menu.Root lazyMount onSelect={({ value }) => onCopy(value === 'all' ? weekdays : weekdays.slice(0, 5))}>
+      <Menu.Trigger asChild>
+        <IconButton
+          size="2xs"
+          h="30px"
+          variant="ghost"
+          color="quiet"
+          aria-label={`Copy ${weekdayName(day)} to other days`}
+        >
+          <Copy size={14} aria-hidden />
+        </IconButton>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content>
+            <Menu.Item value="workdays">Make Monday to Friday like {weekdayName(day)}</Menu.Item>
+            <Menu.Item value="all">Make every day like {weekdayName(day)}</Menu.Item>
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
   );
 }
 
