@@ -69,6 +69,7 @@ test('a season has a week of its own, between two dates of every year', async ({
   await expect(monday).toHaveValue('7:30–17:00');
   await page.getByLabel('Which week is shown').selectOption({ label: 'Summer' });
   await expect(monday).toHaveValue('7:00–17:30');
+  await expect(page.getByRole('heading', { name: 'The week in Summer' })).toBeVisible();
   await monday.fill('6-18');
   await monday.press('Enter');
   await page.getByLabel('Which week is shown').selectOption({ label: 'the rest of the year' });

@@ -56,6 +56,8 @@ function CopyDay({ day, onCopy }: { readonly day: Weekday; readonly onCopy: (to:
       <Menu.Trigger asChild>
         <IconButton
           size="2xs"
+          w="24px"
+          minW="24px"
           h="30px"
           variant="ghost"
           color="quiet"

@@ -45,7 +45,9 @@ function HoursOf({ kept, ownId, all }: Props) {
   const changeShown = (next: HoursSet): Promise<boolean> => {
     if (!season) return change(next);
     const seasons = next.seasons.map((each) => (each.id === season.id ? { ...each, week: next.week } : each));
-    return change({ ...next, week: hours.week, seasons });
+    // A period that is removed is gone from the regular week too.
+    const week = hours.week.filter(({ periodId: id }) => next.periods.some((period) => period.id === id));
+    return change({ ...next, week, seasons });
   };
 
   useEffect(() => {
@@ -74,7 +76,13 @@ function HoursOf({ kept, ownId, all }: Props) {
             : 'People who keep these hours are rung only while a period of them runs. A change here reaches callers at once.'}
         </Text>
         <SeasonChoice hours={hours} chosen={season} onChoose={setSeason} onChange={change} />
-        <WeekGrid hours={shown} periodId={chosenPeriod} onChoose={setChosen} onChange={changeShown} />
+        <WeekGrid
+          title={season ? `The week in ${season.name}` : 'The regular week'}
+          hours={shown}
+          periodId={chosenPeriod}
+          onChoose={setChosen}
+          onChange={changeShown}
+        />
         <SpecialDates hours={hours} onChange={change} />
         {kept.id === ownId && <AnsweringOrder hours={hours} />}
       </Box>

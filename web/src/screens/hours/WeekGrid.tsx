@@ -17,6 +17,8 @@ import { textureOf } from '../../parts/textures';
 import { DayRow, hourMarks } from './DayRow';
 
 interface Props {
+  /** Whose week it is. */
+  readonly title: string;
   readonly hours: Hours;
   readonly periodId: PeriodId | undefined;
   readonly onChoose: (periodId: PeriodId) => void;
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** The regular week: a bar a day to paint the chosen period on, and its exact times to type. */
-export function WeekGrid({ hours, periodId, onChoose, onChange }: Props) {
+export function WeekGrid({ title, hours, periodId, onChoose, onChange }: Props) {
   const chosen = hours.periods.find((period) => period.id === periodId);
   const add = (): void => {
     const id = newId(periodIds);
@@ -43,7 +45,7 @@ export function WeekGrid({ hours, periodId, onChoose, onChange }: Props) {
   return (
     <Box mt="5">
       <Heading as="h2" fontSize="15px" fontWeight="600">
-        The regular week
+        {title}
       </Heading>
       <Flex gap="1.5" mt="2" wrap="wrap" align="center" role="group" aria-label="Periods">
         {hours.periods.map((period) => (
@@ -99,6 +101,7 @@ export function WeekGrid({ hours, periodId, onChoose, onChange }: Props) {
             <Box w="200px" flexShrink="0" fontFamily="body">
               {chosen.name}, exactly
             </Box>
+            <Box w="24px" flexShrink="0" />
           </Flex>
           {weekdays.map((day) => (
             <DayRow key={day} day={day} hours={hours} period={chosen} onChange={onChange} />
