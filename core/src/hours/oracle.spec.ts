@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { hours, lunch, open } from '../testing/boatyard';
+import { zones } from '../testing/zones';
 import { answersAt, nextChange, periodsAt, type Hours, type PeriodId, type Weekday, type WeekSpan } from '.';
 
 /**
@@ -30,21 +31,6 @@ function runsByTheWall(span: WeekSpan, { day, minute }: { day: number; minute: n
   const dayBefore = day === 1 ? 7 : day - 1;
   return span.day === dayBefore && minute + 1440 < span.endMin;
 }
-
-const zones = [
-  'America/New_York',
-  'America/St_Johns',
-  'America/Sao_Paulo',
-  'Europe/London',
-  'Europe/Lisbon',
-  'Africa/Casablanca',
-  'Asia/Kathmandu',
-  'Asia/Tehran',
-  'Australia/Lord_Howe',
-  'Pacific/Chatham',
-  'Pacific/Apia',
-  'UTC',
-];
 
 const anySpan: fc.Arbitrary<WeekSpan> = fc
   .record({

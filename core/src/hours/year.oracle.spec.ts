@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { hours as boatyardHours, lunch, open } from '../testing/boatyard';
+import { zones } from '../testing/zones';
 import {
   answersAt,
   answerSpans,
@@ -19,20 +20,6 @@ import {
  * Special dates and seasons told a second time, from the words of their description: each day is taken from the
  * platform's own calendar in the zone, and days are counted one by one.
  */
-const zones = [
-  'America/New_York',
-  'America/St_Johns',
-  'America/Sao_Paulo',
-  'Europe/London',
-  'Europe/Lisbon',
-  'Africa/Casablanca',
-  'Asia/Kathmandu',
-  'Asia/Tehran',
-  'Asia/Beirut',
-  'Australia/Lord_Howe',
-  'Pacific/Chatham',
-  'Pacific/Apia',
-];
 const dayMs = 86_400_000;
 const minuteMs = 60_000;
 
