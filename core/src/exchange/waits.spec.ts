@@ -88,12 +88,14 @@ function waitsToldAgain({ arrivesMs, talksMs, members, queue }: Rush): readonly 
   });
 }
 
-/** No two things happen in the same millisecond: callers arrive at odd ones, everything else lasts even ones. */
-const odd = (ms: number): number => 2 * ms + 1;
+/**
+ * No two things happen in the same millisecond: each caller arrives so many thousandths after a whole second as callers
+ * came before, and everything else lasts whole seconds.
+ */
 const anyRush: fc.Arbitrary<Rush> = fc
   .record({
-    arrivesMs: fc.uniqueArray(fc.integer({ min: 0, max: 600_000 }), { minLength: 1, maxLength: 40 }),
-    talks: fc.array(fc.integer({ min: 500, max: 90_000 }), { minLength: 40, maxLength: 40 }),
+    arrivesSeconds: fc.array(fc.integer({ min: 0, max: 1200 }), { minLength: 1, maxLength: 40 }),
+    talksSeconds: fc.array(fc.integer({ min: 1, max: 180 }), { minLength: 40, maxLength: 40 }),
     members: fc.integer({ min: 1, max: 4 }),
     queue: fc.record({
       order: fc.constantFrom('inOrder' as const, 'takingTurns' as const, 'longestFree' as const),
@@ -102,11 +104,10 @@ const anyRush: fc.Arbitrary<Rush> = fc
       longestWaitSeconds: fc.integer({ min: 10, max: 240 }),
     }),
   })
-  .map(({ arrivesMs, talks, ...rest }) => ({
+  .map(({ arrivesSeconds, talksSeconds, ...rest }) => ({
     ...rest,
-    arrivesMs: arrivesMs.map(odd).sort((one, other) => one - other),
-    // Each talk ends in a place of its own among the thousandths.
-    talksMs: talks.map((ms, at) => 2 * ms + 200 * (at % 7)),
+    arrivesMs: [...arrivesSeconds].sort((one, other) => one - other).map((seconds, at) => 1000 * seconds + at),
+    talksMs: talksSeconds.map((seconds) => 1000 * seconds),
   }));
 
 describe('waits in a queue', () => {
@@ -126,8 +127,11 @@ describe('waits in a queue', () => {
     const chance = chanceFrom(20_261_123);
     const batches = Array.from({ length: 24 }, () => {
       let clockMs = 0;
-      const arrivesMs = Array.from({ length: 500 }, () =>
-        odd(Math.round((clockMs += exponential(chance, 1 / ratePerMs)) / 2)),
+      const arrivesMs = Array.from(
+        { length: 500 },
+        () =>
+          // An odd one: everything else happens at even ones.
+          2 * Math.round((clockMs += exponential(chance, 1 / ratePerMs)) / 2) + 1,
       );
       const talksMs = arrivesMs.map(() => 2 * Math.round(exponential(chance, meanTalkMs) / 2));
       // The line is empty at the beginning of a batch; its first callers are left out.
