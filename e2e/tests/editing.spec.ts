@@ -137,7 +137,8 @@ test('a period that answers somewhere is not removed; a new one answers once it 
   await page.getByRole('button', { name: 'Period', exact: true }).click();
   await page.getByLabel('Evening on Friday').fill('18-22');
   await page.getByLabel('Evening on Friday').press('Enter');
-  await page.getByRole('button', { name: 'Let something else answer' }).click();
+  const evening = page.getByRole('listitem').filter({ hasText: 'During Evening:' });
+  await evening.getByRole('button', { name: 'Let something else answer' }).click();
   await page.getByRole('button', { name: 'Add a step to the answer during Evening' }).click();
   await page.getByLabel('What the answer during Evening, step 1 does').selectOption('goTo');
   await saved(page);

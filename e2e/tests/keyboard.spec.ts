@@ -71,8 +71,8 @@ test('what answers is moved up and down, and taken away with a way back', async 
   await page.getByRole('button', { name: 'Move Lunch down' }).click();
   await expect(page.getByRole('button', { name: 'Move Lunch down' })).toBeDisabled();
   await page.getByRole('button', { name: 'Give Lunch no answer of its own' }).click();
-  await expect(page.getByText('as at all other times')).toBeVisible();
+  await expect(page.getByText('as at all other times', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByText('as at all other times')).toBeHidden();
+  await expect(page.getByText('as at all other times', { exact: true })).toBeHidden();
   await saved(page);
 });
