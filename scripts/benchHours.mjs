@@ -1,4 +1,5 @@
 import rruleModule from 'rrule';
+import { best } from './best.mjs';
 
 const { RRule, RRuleSet, datetime } = rruleModule;
 const zone = 'America/New_York';
@@ -96,14 +97,4 @@ function allOfYear(rules) {
   const set = new RRuleSet();
   for (const { rule } of rules) set.rrule(rule);
   return set.between(new Date(year.fromMs), new Date(year.toMs)).length;
-}
-
-function best(turns, work) {
-  let least = Infinity;
-  for (let turn = 0; turn < turns; turn += 1) {
-    const began = performance.now();
-    work();
-    least = Math.min(least, performance.now() - began);
-  }
-  return least;
 }

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { best } from './best.mjs';
 import { installSox } from './debian.mjs';
 import { root } from './setup.mjs';
 
@@ -24,16 +25,6 @@ export function benchSound(row) {
   );
   row('Peak memory of that, Node itself included', `${inside.maxRssMb} MB`);
   rmSync(folder, { recursive: true });
-}
-
-function best(turns, work) {
-  let least = Infinity;
-  for (let turn = 0; turn < turns; turn += 1) {
-    const began = performance.now();
-    work();
-    least = Math.min(least, performance.now() - began);
-  }
-  return least;
 }
 
 function sox(args) {

@@ -78,12 +78,5 @@ export {
   setDaySpans,
   setSpecialDate,
 } from './edits';
-export {
-  describeHoursProblem,
-  describeSpecialHours,
-  describeTimeProblem,
-  describeWhen,
-  showDay,
-  showMonthDay,
-} from './words/en';
+export { describeHoursProblem, describeTimeProblem, describeWhen, showDay, showMonthDay } from './words/en';
 export { cutTimes, joinTimes, readDayTimes, showDayTimes, type DayTime, type DayTimesProblem } from './dayTimes';

@@ -2,7 +2,6 @@ import { hours as boatyardHours, lunch, open } from '../testing/boatyard';
 import {
   checkHours,
   closedAllDay,
-  describeSpecialHours,
   occurrences,
   overlaps,
   readDate,
@@ -86,11 +85,4 @@ describe('special dates as they are changed', () => {
     expect(left.special[0]?.hours).toEqual({ type: 'times', spans: [spans[0]] });
     expect(checkHours(left).ok).toBe(true);
   });
-
-  it.each<[SpecialDate['hours'], string]>([
-    [closedAllDay, 'closed'],
-    [{ type: 'closed', startMin: 840, endMin: 960 }, 'closed 14:00 to 16:00'],
-    [{ type: 'times', spans: [{ periodId: open.id, startMin: 480, endMin: 720 }] }, '8:00–12:00'],
-    [{ type: 'times', spans: [] }, 'closed'],
-  ])('are told in words: %j', (hours, words) => expect(describeSpecialHours(hours)).toBe(words));
 });

@@ -2,10 +2,10 @@ import { unreachable } from '../../result';
 import type { HoursProblem, WeekSpan } from '../hours';
 import { monthDayOf, readDate, weekdayOf, yearOf, type DayNumber, type MonthDay, type Nth } from '../calendar';
 import type { SpecialProblem } from '../checkSpecial';
-import { longestPeriodName, minutesOfDay } from '../hours';
-import { showDayTimes, type DayTimesProblem } from '../dayTimes';
+import { longestPeriodName } from '../hours';
+import type { DayTimesProblem } from '../dayTimes';
 import { longestSeasonName } from '../season';
-import { specialLimits, type SpecialHours, type When } from '../specialDate';
+import { specialLimits, type When } from '../specialDate';
 import { showTime, weekdayName } from '../timeText';
 
 /** What is wrong with hours, for the manager. */
@@ -112,13 +112,6 @@ function shifted(day: string, plusDays: number): string {
   if (plusDays === 0) return day;
   const count = Math.abs(plusDays);
   return `${count === 1 ? 'the day' : `${count} days`} ${plusDays > 0 ? 'after' : 'before'} ${day}`;
-}
-
-/** What is other than usual: "closed", "closed 14:00 to 16:00", "8:00–12:00". */
-export function describeSpecialHours(hours: SpecialHours): string {
-  if (hours.type === 'times') return hours.spans.length === 0 ? 'closed' : showDayTimes(hours.spans);
-  const isAllDay = hours.startMin === 0 && hours.endMin === minutesOfDay;
-  return isAllDay ? 'closed' : `closed ${showTime(hours.startMin)} to ${showTime(hours.endMin)}`;
 }
 
 function describeSpan({ day, startMin, endMin }: WeekSpan): string {

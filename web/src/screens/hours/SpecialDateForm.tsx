@@ -55,10 +55,13 @@ export function SpecialDateForm({ hours, date, onKeep, onClose }: Props) {
 
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
-    const read = mode === 'allDay' ? null : readDayTimes(times);
+    const isUntouched = mode === modeOf(date.hours) && times === timesText(date.hours);
+    const read = mode === 'allDay' || isUntouched ? null : readDayTimes(times);
     if (read && !read.ok) return setProblem(read.problems.map(describeTimeProblem).join(' '));
     if (draft.name.trim() === '') return setProblem('Give it a name, such as Christmas Eve.');
-    const made = read ? hoursOf(mode, read.value, hours) : closedAllDay;
+    // Times of several periods, which this form does not tell apart, stay as they were unless they are typed anew.
+    const unread = isUntouched ? date.hours : closedAllDay;
+    const made = read ? hoursOf(mode, read.value, hours) : unread;
     if (typeof made === 'string') return setProblem(made);
     setProblem(null);
     await onKeep({ ...draft, name: draft.name.trim(), hours: made });

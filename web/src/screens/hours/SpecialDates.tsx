@@ -109,14 +109,18 @@ export function SpecialDates({ hours, onChange }: Props) {
               {past.length === 1 ? 'One date is over' : `${past.length} dates are over`}
             </Box>
             {past.map((date) => (
-              <DateRow
-                key={date.id}
-                days={null}
-                date={date}
-                hours={hours}
-                onEdit={() => setEditing(date)}
-                onRemove={() => void remove(date)}
-              />
+              <Box key={date.id}>
+                <DateRow
+                  days={null}
+                  date={date}
+                  hours={hours}
+                  onEdit={() => setEditing(editing?.id === date.id ? null : date)}
+                  onRemove={() => void remove(date)}
+                />
+                {editing?.id === date.id && (
+                  <SpecialDateForm hours={hours} date={date} onKeep={keep} onClose={() => setEditing(null)} />
+                )}
+              </Box>
             ))}
           </details>
         </Box>
