@@ -79,3 +79,27 @@ test('a season has a week of its own, between two dates of every year', async ({
   await callAt(page, '2027-06-14T06:30');
   await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
 });
+
+test('a date that is over is changed where it stands, and times of several periods stay', async ({
+  page,
+  request,
+  server,
+}) => {
+  const [line] = (await (await request.get(`${server.url}/api/lines`)).json()) as { hoursId: string }[];
+  const path = `${server.url}/api/hours/${line?.hoursId ?? ''}`;
+  const hours = (await (await request.get(path)).json()) as { periods: { id: string }[]; revision: number };
+  const spans = hours.periods.map(({ id }) => ({ periodId: id, startMin: 480, endMin: 600 }));
+  const when = { type: 'once', from: '2020-06-01', to: '2020-06-01' };
+  const old = { id: 'special:old', name: 'Old fair', when, moved: 'stays', hours: { type: 'times', spans }, words: '' };
+  expect((await request.put(path, { data: { ...hours, id: undefined, name: undefined, special: [old] } })).ok()).toBe(
+    true,
+  );
+  await page.goto(`${server.url}/hours`);
+  await page.getByText('One date is over').click();
+  await dates(page).getByRole('button', { name: 'Change Old fair' }).click();
+  await page.getByLabel('Name of the special date').fill('Old boat fair');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dates(page).getByRole('button', { name: 'Change Old boat fair' })).toBeVisible();
+  const kept = (await (await request.get(path)).json()) as { special: { hours: object }[] };
+  expect(kept.special[0]?.hours).toEqual({ type: 'times', spans });
+});
