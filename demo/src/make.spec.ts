@@ -25,7 +25,7 @@ beforeAll(async () => {
 }, 120_000);
 
 afterAll(async () => {
-  await server.app.close();
+  await server.stop();
   rmSync(join(dataDir, '..'), { recursive: true, force: true });
 });
 

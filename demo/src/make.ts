@@ -17,13 +17,13 @@ import { boatyardAttendant, shedAttendant, type Cast } from './script';
 
 /** Makes the boatyard in an empty data folder, through the API that the application itself uses. */
 export async function makeDemo(dataDir: string): Promise<void> {
-  const { app, url } = await startServer({ dataDir, webDir: null, port: 0 });
+  const { app, stop, url } = await startServer({ dataDir, webDir: null, port: 0 });
   try {
     const ask = asker(url);
     await fill(ask, url);
     await logCalls(ask, app.get(CallLog));
   } finally {
-    await app.close();
+    await stop();
   }
 }
 

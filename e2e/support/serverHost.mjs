@@ -13,7 +13,7 @@ const tasks = {
     return running.url;
   },
   stop: async () => {
-    await running?.app.close();
+    await running?.stop();
     running = null;
     return '';
   },

@@ -27,10 +27,11 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   ],
   ownProcess: [false, { option: true }],
   data: ['demo', { option: true }],
-  server: async ({ data, ownProcess, host }, use) => {
+  server: async ({ data, ownProcess, host, context }, use) => {
     const server = new TestServer(data, ownProcess ? null : host);
     await server.start();
     await use(server);
+    await Promise.all(context.pages().map((page) => page.close()));
     await server.end();
   },
   page: async ({ page }, use) => {

@@ -92,6 +92,15 @@ test.describe('a server that is stopped', () => {
   });
 });
 
+test('a draft that cannot be loaded is told so, and can be tried again', async ({ page, server }) => {
+  await page.route('**/draft', (route) => route.abort());
+  await page.goto(`${server.url}/today`);
+  await expect(page.getByText('Locutor’s server does not answer.')).toBeVisible();
+  await page.unroute('**/draft');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+});
+
 test('an address that is none leads to Today', async ({ page, server }) => {
   await page.goto(`${server.url}/nowhere/at/all`);
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();

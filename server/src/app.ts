@@ -11,26 +11,40 @@ import { host, type Config } from './config';
 import { LiveGateway } from './live/liveGateway';
 import { LiveLine } from './live/liveLine.service';
 import { describeApi } from './openapi';
+import { stopperOf } from './stopping';
 
 const logged: LogLevel[] = ['warn', 'error', 'fatal'];
 
+/** A server that listens. */
+export interface RunningServer {
+  readonly app: NestExpressApplication;
+  readonly url: string;
+  /** Answers what was asked, hangs up and closes the database. */
+  readonly stop: () => Promise<void>;
+}
+
 /** The whole server, ready to listen. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
+  return (await createStoppable(config)).app;
+}
+
+async function createStoppable(config: Config): Promise<Omit<RunningServer, 'url'>> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: logged });
+  const stop = stopperOf(app);
   app.use(safeHeaders(), compression());
   app.useBodyParser('json', { limit: '4mb' });
   describeApi(app);
   serveLive(app);
   if (config.webDir) serveWeb(app, config.webDir);
-  return app;
+  return { app, stop };
 }
 
 /** Starts a server and tells where it listens. */
-export async function startServer(config: Config): Promise<{ app: NestExpressApplication; url: string }> {
-  const app = await createApp(config);
+export async function startServer(config: Config): Promise<RunningServer> {
+  const { app, stop } = await createStoppable(config);
   await app.listen(config.port, host);
   const { port } = app.getHttpServer().address() as { port: number };
-  return { app, url: `http://${host}:${port}` };
+  return { app, stop, url: `http://${host}:${port}` };
 }
 
 function safeHeaders(): ReturnType<typeof helmet> {

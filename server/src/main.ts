@@ -1,11 +1,10 @@
 import 'reflect-metadata';
-import type { INestApplication } from '@nestjs/common';
 import { startServer } from './app';
 import { configFrom } from './config';
 
 startServer(configFrom(process.env)).then(
-  ({ app, url }) => {
-    stopWhenAsked(app);
+  ({ stop, url }) => {
+    stopWhenAsked(stop);
     console.log(`Locutor is ready: ${url}`);
   },
   (error: unknown) => {
@@ -18,10 +17,10 @@ startServer(configFrom(process.env)).then(
  * Finishes the requests under way, closes the database and ends. Not left to Nest's own hooks, which would also take
  * SIGSEGV from the WebAssembly engine, that needs it.
  */
-function stopWhenAsked(app: INestApplication): void {
+function stopWhenAsked(stop: () => Promise<void>): void {
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.once(signal, () => {
-      void app.close().then(() => process.exit(0));
+      void stop().then(() => process.exit(0));
     });
   }
 }

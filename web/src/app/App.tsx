@@ -1,8 +1,8 @@
-import { Box, Button, Text } from '@chakra-ui/react';
 import { lazy, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useLines } from '../api/resources';
 import { DraftProvider } from '../draft/DraftProvider';
+import { NoServer } from '../parts/NoServer';
 import { Notices } from '../parts/notices';
 import { Frame } from './Frame';
 import { lineAt } from './lineAt';
@@ -68,17 +68,5 @@ export function App() {
         )}
       </Suspense>
     </BrowserRouter>
-  );
-}
-
-function NoServer({ again }: { readonly again: () => void }) {
-  return (
-    <Box as="main" maxW="480px" mx="auto" mt="20vh" p="4">
-      <Text fontWeight="600">Locutor’s server does not answer.</Text>
-      <Text mt="2">Start it with “npm start”, then try again. Nothing that was saved is lost.</Text>
-      <Button mt="4" colorPalette="petrol" onClick={again}>
-        Try again
-      </Button>
-    </Box>
   );
 }

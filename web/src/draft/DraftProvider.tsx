@@ -11,6 +11,7 @@ import {
 } from 'react';
 import type { Hours } from '@locutor/core/hours';
 import { api, ApiProblem, wordsOf } from '../api/client';
+import { NoServer } from '../parts/NoServer';
 import { useHours, useNames, type Draft, type KeptHours, type KeptLine } from '../api/resources';
 import { DraftStore, type DraftDoors, type DraftSnapshot, type SavedDraft } from './draftStore';
 
@@ -26,12 +27,21 @@ const Context = createContext<Editing | null>(null);
 /** Loads a line's draft once and lets everything inside edit it. */
 export function DraftProvider({ line, children }: { readonly line: KeptLine; readonly children: ReactNode }) {
   const [store, setStore] = useState<DraftStore | null>(null);
+  const [failed, setFailed] = useState(false);
+  const [tries, setTries] = useState(0);
   const { data: hours } = useHours(line);
   const names = useNames(hours);
   useEffect(() => {
-    void openDraft(line.id).then(setStore);
-  }, [line.id]);
+    openDraft(line.id).then(setStore, () => setFailed(true));
+  }, [line.id, tries]);
   const editing = useMemo(() => store && hours && { store, line, hours, names }, [store, line, hours, names]);
+  if (failed && !store) {
+    const again = () => {
+      setFailed(false);
+      setTries(tries + 1);
+    };
+    return <NoServer again={again} />;
+  }
   return editing ? <Context value={editing}>{children}</Context> : null;
 }
 
