@@ -27,6 +27,7 @@ import { QueuesModule } from './queues/queues.module';
 import { SettingsModule } from './settings/settings.module';
 import { SpeechModule } from './speech/speech.module';
 import { StartModule } from './start/start.module';
+import { SwitchesModule } from './switches/switches.module';
 import { TakesModule } from './takes/takes.module';
 import { TrialsModule } from './trials/trials.module';
 import { UsesModule } from './uses/uses.module';
@@ -47,6 +48,7 @@ export class AppModule {
         DraftsModule,
         VersionsModule,
         HoursModule,
+        SwitchesModule,
         PeopleModule,
         GroupsModule,
         QueuesModule,

@@ -1,3 +1,4 @@
+export { wordsFirst } from './wordsFirst';
 export { spokenFacts, type CallScript, type LineScript } from './script';
 export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, TransferTo } from './event';
 export type {
@@ -15,7 +16,6 @@ export { idleCall, type CallState, type OutsideTarget, type Phase, type Target }
 export { transcriptOf, type EndReason, type NotAnswered, type TranscriptEntry } from './transcript';
 export { step, type StepResult } from './step';
 export { outsideTargetOf } from './outside';
-export { slotOfAnswer } from './path';
 export { callLimits } from './limits';
 export { itemMs } from './items';
 export { acceptItems } from './words';

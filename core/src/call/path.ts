@@ -1,5 +1,14 @@
-import type { Answer } from '../hours';
-import type { LineId, RecordStep, RingGroupStep, RingOutsideStep, RingStep, SheetId, Slot, Step } from '../line';
+import {
+  slotOfAnswer,
+  type LineId,
+  type RecordStep,
+  type RingGroupStep,
+  type RingOutsideStep,
+  type RingStep,
+  type SheetId,
+  type Slot,
+  type Step,
+} from '../line';
 import { unreachable } from '../result';
 import { ask } from './ask';
 import { endCall, startCallRecording, stopCallRecording } from './end';
@@ -241,17 +250,4 @@ export function followPath(run: Run, place: Place): void {
   const isCounted = stepIndex === 0 && (slot.type === 'group' || slot.type === 'queue');
   if (isCounted && !mayTurn(run, callLimits.mostTurnsWithoutKey)) giveUp(run, 'circle');
   else takePath(run, place);
-}
-
-export function slotOfAnswer(answer: Answer): Slot {
-  switch (answer.type) {
-    case 'period':
-      return { type: 'period', periodId: answer.periodId };
-    case 'callers':
-      return { type: 'callers', callerListId: answer.callerListId };
-    case 'special':
-      return { type: 'special', specialId: answer.ruleOf };
-    case 'otherwise':
-      return { type: 'otherwise' };
-  }
 }

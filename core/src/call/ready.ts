@@ -1,7 +1,7 @@
 import type { Box, CallerList, Group, Person, Queue } from '../directory';
 import { isInList } from '../directory';
 import type { Hours } from '../hours';
-import { answersAt, hoursId, nextBoundary, type Answer } from '../hours';
+import { answersAt, hoursId, hoursWithSwitch, nextTurn, type Answer, type Switch } from '../hours';
 import {
   type Attendant,
   type Greeting,
@@ -17,6 +17,7 @@ import {
   type SheetId,
   type Slot,
   type VoiceId,
+  usableSwitch,
 } from '../line';
 import { asSentences, plainSentences, sheetSentences, type PlainSentence, type SpokenFacts } from '../speech';
 import { asItems } from './items';
@@ -36,6 +37,10 @@ export interface ReadyLine {
   readonly script: LineScript;
   readonly sheets: ReadonlyMap<SheetId, ReadySheet>;
   readonly named: ReadonlyMap<NamedPathId, Path>;
+  /** The switch, where this attendant can follow it. */
+  readonly switched: Switch | null;
+  /** The hours that greetings speak of: as the switch makes them. */
+  readonly hours: Hours;
   /** The answer for callers of no list, and until when it holds. */
   answer: { readonly fromMs: number; readonly untilMs: number; readonly is: Answer } | null;
 }
@@ -121,12 +126,15 @@ function makeLineReady(script: LineScript): ReadyLine {
   const { attendant } = script;
   const before = linesKnown.get(attendant);
   if (before && before.script.hours === script.hours && before.script.timeZone === script.timeZone) {
-    return { ...before.ready, script };
+    if (before.script.switched === script.switched) return { ...before.ready, script };
   }
+  const switched = usableSwitch(attendant, script.switched);
   const ready: ReadyLine = {
     script,
     sheets: new Map(attendant.sheets.map((sheet) => [sheet.id, readySheet(sheet, attendant.voice)])),
     named: new Map(attendant.paths.map(({ id, steps }) => [id, steps])),
+    switched,
+    hours: hoursWithSwitch(script.hours, script.timeZone, switched),
     answer: null,
   };
   linesKnown.set(attendant, { script, ready });
@@ -159,11 +167,12 @@ export function answerFor(line: ReadyLine, script: CallScript, callerNumber: str
     return list && isInList(list, callerNumber) ? [list.id] : [];
   });
   const { hours, timeZone } = line.script;
-  if (lists.length > 0) return answersAt(rules, hours, timeZone, atMs, new Set(lists));
+  const { switched } = line;
+  if (lists.length > 0) return answersAt(rules, hours, timeZone, atMs, { callerLists: new Set(lists), switched });
   const { answer } = line;
   if (answer && atMs >= answer.fromMs && atMs < answer.untilMs) return answer.is;
-  const is = answersAt(rules, hours, timeZone, atMs);
-  line.answer = { fromMs: atMs, untilMs: nextBoundary(hours, timeZone, atMs), is };
+  const is = answersAt(rules, hours, timeZone, atMs, { switched });
+  line.answer = { fromMs: atMs, untilMs: nextTurn(hours, timeZone, atMs, switched), is };
   return is;
 }
 
@@ -180,6 +189,7 @@ export function stepsAt({ script, sheets, named }: ReadyLine, slot: Slot): Path 
       return named.get(slot.pathId) ?? [];
     case 'group':
     case 'queue':
+    case 'switch':
       return pathAt(script.attendant, slot) ?? [];
     case 'otherwise':
       return script.attendant.answering.otherwise;

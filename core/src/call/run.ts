@@ -86,8 +86,8 @@ export function factsOf(run: Run): SpokenFacts {
     business: line.script.name,
     atMs: run.atMs,
     zone: line.script.timeZone,
-    hours: line.script.hours,
-    hoursOf: (id) => run.ready.hours.get(id),
+    hours: line.hours,
+    hoursOf: (id) => (id === line.hours.id ? line.hours : run.ready.hours.get(id)),
     personOf: (id) => run.ready.people.get(id),
     takeOf: (id) => run.ready.takes.get(id),
   };

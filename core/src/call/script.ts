@@ -1,7 +1,7 @@
 import type { Box, CallerList, Contact, E164, Group, Person, Queue } from '../directory';
-import type { Hours, TimeZone } from '../hours';
+import { hoursWithSwitch, type Hours, type Switch, type TimeZone } from '../hours';
 import type { SpokenFacts } from '../speech';
-import type { Attendant, Greeting, HoldMusicId, LineId, RecordedTake } from '../line';
+import { usableSwitch, type Attendant, type Greeting, type HoldMusicId, type LineId, type RecordedTake } from '../line';
 
 /** A line as a call sees it. */
 export interface LineScript {
@@ -12,6 +12,8 @@ export interface LineScript {
   readonly timeZone: TimeZone;
   readonly hours: Hours;
   readonly attendant: Attendant;
+  /** The switch last set; null where none is. */
+  readonly switched: Switch | null;
 }
 
 /** Everything a call goes by: lines, and what their steps refer to. Does not change during a call. */
@@ -37,12 +39,13 @@ export interface CallScript {
 
 /** What live parts of a line's words are made from, at a moment in ms since 1970. */
 export function spokenFacts(script: CallScript, line: LineScript, atMs: number): SpokenFacts {
+  const hours = hoursWithSwitch(line.hours, line.timeZone, usableSwitch(line.attendant, line.switched));
   return {
     business: line.name,
     atMs,
     zone: line.timeZone,
-    hours: line.hours,
-    hoursOf: (id) => script.hours.find((hours) => hours.id === id),
+    hours,
+    hoursOf: (id) => (id === hours.id ? hours : script.hours.find((each) => each.id === id)),
     personOf: (id) => script.people.find((person) => person.id === id),
     takeOf: (id) => script.takes.findLast((take) => take.id === id),
   };

@@ -1,4 +1,4 @@
-import { dayPlan, wallTime } from '../hours';
+import { slotOfAnswer } from '../line';
 import { unreachable } from '../result';
 import { ask, passAsk, takeAskKey, takeAskWords, waitForAnswer } from './ask';
 import { askPin, checkPin, hearNext, takeHearingKey, takePin, takePinKey, waitForPin } from './boxVisit';
@@ -26,7 +26,7 @@ import { hold, holdOn, resume } from './hold';
 import { callLimits } from './limits';
 import { afterUnanswered, passSilently, sayMenu, takeKey, takeWords, waitForKey } from './menu';
 import { beginMessage, finishMessage } from './message';
-import { enterSheet, followPath, handOver, slotOfAnswer, takePath } from './path';
+import { enterSheet, followPath, handOver, takePath } from './path';
 import {
   askPlace,
   beginWait,
@@ -49,9 +49,10 @@ import {
   waitForTakeKey,
 } from './recorder';
 import { accept, answer, ring, tryNextPhone } from './ringing';
-import { lineOf, newId, note, sayThen, startTimer, stopPlaying, type Run } from './run';
+import { newId, note, sayThen, startTimer, stopPlaying, type Run } from './run';
 import type { CallScript } from './script';
 import { wordsItems } from './words';
+import { wordsFirst } from './wordsFirst';
 import type { CallState, Next } from './state';
 
 export interface StepResult {
@@ -135,15 +136,9 @@ function answerCall(run: Run, { callerNumber, atMs, to }: Dialled): void {
   const winner = answerFor(line, script, callerNumber, atMs);
   note(run, { type: 'called', callerNumber, lineId: script.lineId, answer: winner });
   const place = { slot: slotOfAnswer(winner), stepIndex: 0, then: null } as const;
-  const words = winner.type === 'callers' ? '' : wordsOfToday(run);
+  const words = wordsFirst(line.script, winner, atMs);
   if (words === '') return takePath(run, place);
   sayThen(run, wordsItems(run, words, { type: 'line' }), { type: 'path', place });
-}
-
-/** What callers hear first on a special date; those of a list with an answer of their own do not. */
-function wordsOfToday(run: Run): string {
-  const { hours, timeZone } = lineOf(run).script;
-  return dayPlan(hours, wallTime(timeZone, run.atMs).day).special?.words ?? '';
 }
 
 function pressKey(run: Run, { key }: KeyPressed): void {

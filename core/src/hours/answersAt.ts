@@ -3,6 +3,7 @@ import type { Hours } from './hours';
 import type { PeriodId, SpecialDateId } from './ids';
 import type { PlannedSpan } from './dayPlan';
 import { nextBoundary, runningAt, type Running } from './running';
+import { isOnAt, type Switch, type SwitchTo } from './switch';
 import type { TimeZone } from './timeZone';
 
 /** One line of the answering order: what answers while a period runs, on a special date, or callers of a list. */
@@ -12,18 +13,25 @@ export type OrderedRule =
   /** Null for any special date. */
   | { readonly type: 'special'; readonly specialId: SpecialDateId | null };
 
-/** Which line of the answering order wins, and why. */
+/** Which line of the answering order wins, and why; or the switch. */
 export type Answer =
+  | { readonly type: 'switch'; readonly to: SwitchTo; readonly untilMs: number }
   | { readonly type: 'period'; readonly periodId: PeriodId; readonly span: PlannedSpan }
   | { readonly type: 'callers'; readonly callerListId: Id<'callers'> }
   /** The special date that it is, and the rule's: its own, or null for that of any. */
   | { readonly type: 'special'; readonly specialId: SpecialDateId; readonly ruleOf: SpecialDateId | null }
   | { readonly type: 'otherwise' };
 
+/** What matters besides the hours: the lists that the caller is in, and the switch where one is set. */
+export interface Circumstances {
+  readonly callerLists?: ReadonlySet<Id<'callers'>>;
+  readonly switched?: Switch | null;
+}
+
 const noLists: ReadonlySet<Id<'callers'>> = new Set();
 
 /**
- * What answers at an instant: the first rule that applies; "otherwise" when none does. A period's applies while it runs,
+ * What answers at an instant: the switch while it is on; else the first rule that applies; "otherwise" when none does. A period's applies while it runs,
  * a special date's while that keeps everything from running, a list's when the caller is in it. A period that no rule
  * names changes nothing. Without lists the answer is that for unknown callers.
  */
@@ -32,11 +40,16 @@ export function answersAt(
   hours: Hours,
   zone: TimeZone,
   atMs: number,
-  callerLists = noLists,
+  { callerLists = noLists, switched }: Circumstances = {},
 ): Answer {
+  if (switched && isOnAt(switched, atMs)) return answerOfSwitch(switched);
   const running = runningAt(hours, zone, atMs);
   const winner = winnerOf(rules, running, callerLists);
   return (winner && answerOf(winner, running, callerLists)) ?? { type: 'otherwise' };
+}
+
+function answerOfSwitch({ to, untilMs }: Switch): Answer {
+  return { type: 'switch', to, untilMs };
 }
 
 /** Where rules stand in their order, by what they are about: with many of them looking is slow. */
@@ -105,23 +118,26 @@ export interface Verdict {
   readonly is: 'wins' | 'beaten' | 'doesNotApply';
 }
 
-/** What answers at an instant, and how every rule fares then, in their order; "otherwise" last. */
+/** What answers at an instant, and how every rule fares then, in their order; "otherwise" last. The switch beats them all. */
 export function explainAnswer(
   rules: readonly OrderedRule[],
   hours: Hours,
   zone: TimeZone,
   atMs: number,
-  callerLists = noLists,
+  { callerLists = noLists, switched }: Circumstances = {},
 ): { readonly answer: Answer; readonly running: Running; readonly verdicts: readonly Verdict[] } {
   const running = runningAt(hours, zone, atMs);
   const answers = rules.map((rule) => answerOf(rule, running, callerLists));
-  const winner = answers.findIndex((answer) => answer !== undefined);
+  const first = answers.findIndex((answer) => answer !== undefined);
+  const byHours = answers[first] ?? { type: 'otherwise' };
+  const answer = switched && isOnAt(switched, atMs) ? answerOfSwitch(switched) : byHours;
+  const winner = answer === byHours ? (first < 0 ? rules.length : first) : -1;
   const verdicts = rules.map((rule, index): Verdict => {
     const is = index === winner ? 'wins' : answers[index] ? 'beaten' : 'doesNotApply';
     return { rule, is };
   });
-  const otherwise: Verdict = { rule: null, is: winner < 0 ? 'wins' : 'beaten' };
-  return { answer: answers[winner] ?? { type: 'otherwise' }, running, verdicts: [...verdicts, otherwise] };
+  const otherwise: Verdict = { rule: null, is: winner === rules.length ? 'wins' : 'beaten' };
+  return { answer, running, verdicts: [...verdicts, otherwise] };
 }
 
 /** Whether two answers are of the same line of the answering order, and of the same special date. */
@@ -133,9 +149,18 @@ export function isSameAnswer(one: Answer, other: Answer): boolean {
       return other.type === 'callers' && one.callerListId === other.callerListId;
     case 'special':
       return other.type === 'special' && one.specialId === other.specialId && one.ruleOf === other.ruleOf;
+    case 'switch':
+      return other.type === 'switch' && other.untilMs === one.untilMs;
     case 'otherwise':
       return other.type === 'otherwise';
   }
+}
+
+/** The next instant after this one at which what answers may change. */
+export function nextTurn(hours: Hours, zone: TimeZone, atMs: number, switched: Switch | null = null): number {
+  const boundary = nextBoundary(hours, zone, atMs);
+  const ends = switched ? [switched.fromMs, switched.untilMs].filter((end) => end > atMs) : [];
+  return Math.min(boundary, ...ends);
 }
 
 export interface AnswerChange {
@@ -153,13 +178,15 @@ export function nextChange(
   hours: Hours,
   zone: TimeZone,
   atMs: number,
+  switched: Switch | null = null,
 ): AnswerChange | undefined {
-  if (rules.every(({ type }) => type === 'callers')) return undefined;
-  const now = answersAt(rules, hours, zone, atMs);
+  const isSwitched = switched !== null && switched.untilMs > atMs;
+  if (!isSwitched && rules.every(({ type }) => type === 'callers')) return undefined;
+  const now = answersAt(rules, hours, zone, atMs, { switched });
   const isRegular = hours.seasons.length === 0 && hours.special.length === 0;
   const endMs = atMs + (isRegular ? lookAheadDays.week : lookAheadDays.years) * dayMs;
-  for (let at = nextBoundary(hours, zone, atMs); at <= endMs; at = nextBoundary(hours, zone, at)) {
-    const answer = answersAt(rules, hours, zone, at);
+  for (let at = nextTurn(hours, zone, atMs, switched); at <= endMs; at = nextTurn(hours, zone, at, switched)) {
+    const answer = answersAt(rules, hours, zone, at, { switched });
     if (!isSameAnswer(now, answer)) return { atMs: at, answer };
   }
   return undefined;
@@ -178,12 +205,13 @@ export function answerSpans(
   zone: TimeZone,
   fromMs: number,
   toMs: number,
+  switched: Switch | null = null,
 ): readonly AnswerSpan[] {
   const spans: AnswerSpan[] = [];
   let began = fromMs;
-  let answer = answersAt(rules, hours, zone, fromMs);
-  for (let at = nextBoundary(hours, zone, fromMs); at < toMs; at = nextBoundary(hours, zone, at)) {
-    const next = answersAt(rules, hours, zone, at);
+  let answer = answersAt(rules, hours, zone, fromMs, { switched });
+  for (let at = nextTurn(hours, zone, fromMs, switched); at < toMs; at = nextTurn(hours, zone, at, switched)) {
+    const next = answersAt(rules, hours, zone, at, { switched });
     if (isSameAnswer(answer, next)) continue;
     spans.push({ fromMs: began, toMs: at, answer });
     [began, answer] = [at, next];

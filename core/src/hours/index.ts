@@ -54,7 +54,7 @@ export {
   type WeekSpan,
 } from './hours';
 export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
-export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallTime, type Running } from './running';
+export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallInstant, wallTime, type Running } from './running';
 export {
   answersAt,
   answerSpans,
@@ -65,8 +65,22 @@ export {
   type AnswerChange,
   type OrderedRule,
   type AnswerSpan,
+  type Circumstances,
   type Verdict,
+  nextTurn,
 } from './answersAt';
+export {
+  checkSwitch,
+  hoursWithSwitch,
+  isOnAt,
+  switchLimits,
+  usualEnds,
+  type Switch,
+  type SwitchProblem,
+  type SwitchTo,
+  type UsualEnd,
+} from './switch';
+export { nextOpening, openTimesOn, timesToday, todayAt, weekGroups, type DayGroup, type Opening } from './openTimes';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export {
   addPeriod,
@@ -78,5 +92,12 @@ export {
   setDaySpans,
   setSpecialDate,
 } from './edits';
-export { describeHoursProblem, describeTimeProblem, describeWhen, showDay, showMonthDay } from './words/en';
+export {
+  describeHoursProblem,
+  describeSwitchProblem,
+  describeTimeProblem,
+  describeWhen,
+  showDay,
+  showMonthDay,
+} from './words/en';
 export { cutTimes, joinTimes, readDayTimes, showDayTimes, type DayTime, type DayTimesProblem } from './dayTimes';

@@ -1,9 +1,9 @@
-import type { DayNumber } from './calendar';
+import { showDate, type DayNumber } from './calendar';
 import { dayPlan, type PlannedSpan } from './dayPlan';
 import { minutesOfDay, type Hours } from './hours';
 import type { PeriodId } from './ids';
 import type { SpecialDate } from './specialDate';
-import { offsetStretchAt, type TimeZone } from './timeZone';
+import { instantOf, offsetStretchAt, type TimeZone } from './timeZone';
 
 const minuteMs = 60_000;
 const dayMs = minutesOfDay * minuteMs;
@@ -83,4 +83,12 @@ export function wallTime(zone: TimeZone, atMs: number): WallTime {
   const local = atMs + offsetStretchAt(zone, atMs).offsetMs;
   const day = Math.floor(local / dayMs);
   return { day, minute: (local - day * dayMs) / minuteMs };
+}
+
+/** The instant at which a zone's clock reads a minute of a day, from 0; from 1440 on it is the next day's. */
+export function wallInstant(zone: TimeZone, day: DayNumber, minute: number): number {
+  const two = (value: number): string => String(value).padStart(2, '0');
+  const ofDay = minute % minutesOfDay;
+  const date = showDate(day + Math.floor(minute / minutesOfDay));
+  return instantOf(`${date}T${two(Math.floor(ofDay / 60))}:${two(ofDay % 60)}`, zone);
 }

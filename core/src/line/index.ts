@@ -9,6 +9,7 @@ export {
   type SheetId,
 } from './ids';
 export type { Line } from './line';
+export { slotOfAnswer, usableSwitch } from './slotOfAnswer';
 export { isKey, keys, spokenKey, type Key } from './key';
 export {
   defaultVoice,

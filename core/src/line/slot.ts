@@ -24,6 +24,8 @@ export type Slot =
   | RuleSlot
   | FallbackSlot
   | { readonly type: 'otherwise' }
+  /** Where the switch leads to a sheet: no path of the attendant's own, but one straight to it. */
+  | { readonly type: 'switch'; readonly sheetId: SheetId }
   | { readonly type: 'key'; readonly sheetId: SheetId; readonly key: Key }
   | { readonly type: 'silence'; readonly sheetId: SheetId }
   | { readonly type: 'wrongKey'; readonly sheetId: SheetId }
@@ -79,6 +81,8 @@ export function pathAt(attendant: Attendant, slot: Slot): Path | undefined {
       return attendant.answering.rules.find((rule) => isRuleAt(rule, slot))?.path;
     case 'otherwise':
       return attendant.answering.otherwise;
+    case 'switch':
+      return findSheet(attendant, slot.sheetId) && [{ type: 'goTo', sheetId: slot.sheetId }];
     case 'key':
       return menuAt(attendant, slot.sheetId)?.options.find((option) => option.key === slot.key)?.path;
     case 'silence':

@@ -1,8 +1,19 @@
 import type { CallScript, LineScript } from '../call';
-import { outsideTargetOf, slotOfAnswer, spokenFacts } from '../call';
+import { outsideTargetOf, spokenFacts, wordsFirst } from '../call';
 import type { Group } from '../directory';
 import { answersAt, isWorkingAt } from '../hours';
-import { findNamedPath, findSheet, pathAt, type Menu, type Path, type SheetId, type Slot, type Step } from '../line';
+import {
+  findNamedPath,
+  findSheet,
+  pathAt,
+  slotOfAnswer,
+  usableSwitch,
+  type Menu,
+  type Path,
+  type SheetId,
+  type Slot,
+  type Step,
+} from '../line';
 import { expectedMs, phrasesOf, sentencesOf, sheetSentences, type Sentence, type SpokenFacts } from '../speech';
 import type { RingTarget, Stretch, Turn, Way, WayEnd } from './way';
 
@@ -76,13 +87,16 @@ class Finder {
 
   find(): FoundWays {
     const { attendant, hours, timeZone } = this.line;
-    const answer = answersAt(attendant.answering.rules, hours, timeZone, this.options.atMs);
-    this.grow(slotOfAnswer(answer), null, null, { atMs: 0, quickMs: 0, met: [], sheetId: null, isRecorded: false });
+    const switched = usableSwitch(attendant, this.line.switched);
+    const answer = answersAt(attendant.answering.rules, hours, timeZone, this.options.atMs, { switched });
+    const first = wordsFirst(this.line, answer, this.options.atMs);
+    const start: Point = { atMs: 0, quickMs: 0, met: [], sheetId: null, isRecorded: false };
+    this.grow(slotOfAnswer(answer), null, null, start, first);
     return { ways: this.ways, isCut: this.isCut };
   }
 
-  /** One way, and those that go on from it. */
-  private grow(slot: Slot, turn: Turn | null, parent: number | null, from: Point): void {
+  /** One way, and those that go on from it. The words are said before its path. */
+  private grow(slot: Slot, turn: Turn | null, parent: number | null, from: Point, first = ''): void {
     if (this.ways.length >= (this.options.most ?? mostWays)) {
       this.isCut = true;
       return;
@@ -105,6 +119,7 @@ class Finder {
       quickPersonMs: null,
     };
     this.ways.push(way);
+    this.words(first, point, growing);
     const path = pathAt(this.line.attendant, slot) ?? [];
     way.end = this.walk(path, point, growing, []) ?? this.runOut(path, point, growing);
     way.endMs = point.atMs;

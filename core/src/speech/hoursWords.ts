@@ -1,5 +1,4 @@
-import type { DayTime, Weekday } from '../hours';
-import type { Opening } from './openTimes';
+import type { DayTime, Opening, Weekday } from '../hours';
 
 /** How one language says times and days. */
 export interface HoursWords {

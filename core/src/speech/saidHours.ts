@@ -1,6 +1,15 @@
-import { minutesOfDay, type DayTime, type Hours, type TimeZone, type Weekday } from '../hours';
+import {
+  minutesOfDay,
+  nextOpening,
+  timesToday,
+  todayAt,
+  weekGroups,
+  type DayTime,
+  type Hours,
+  type TimeZone,
+  type Weekday,
+} from '../hours';
 import type { Language } from '../line';
-import { nextOpening, timesToday, todayAt, weekGroups } from './openTimes';
 import { joinWords, type DayRun, type HoursWords } from './hoursWords';
 import { hoursWords as de } from './words/hours.de';
 import { hoursWords as en } from './words/hours.en';

@@ -173,6 +173,7 @@ export const line: LineScript = {
   timeZone: zone,
   hours,
   attendant,
+  switched: null,
 };
 
 export const script: CallScript = {

@@ -8,6 +8,7 @@ import { LiveLine1700000004000 } from './migrations/1700000004-liveLine';
 import { GroupsAndQueues1700000003000 } from './migrations/1700000003-groupsAndQueues';
 import { Recordings1700000005000 } from './migrations/1700000005-recordings';
 import { SpecialDates1700000006000 } from './migrations/1700000006-specialDates';
+import { Switches1700000007000 } from './migrations/1700000007-switches';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -31,6 +32,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       LiveLine1700000004000,
       Recordings1700000005000,
       SpecialDates1700000006000,
+      Switches1700000007000,
     ],
     migrationsRun: true,
     synchronize: false,

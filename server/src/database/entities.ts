@@ -16,6 +16,7 @@ import { PersonEntity } from '../people/person.entity';
 import { QueueEntity } from '../queues/queue.entity';
 import { SettingsEntity } from '../settings/settings.entity';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
+import { SwitchEntity } from '../switches/switch.entity';
 import { TakeEntity } from '../takes/take.entity';
 import { VersionEntity } from '../versions/version.entity';
 
@@ -38,6 +39,7 @@ export const entities = [
   OutboxItemEntity,
   SettingsEntity,
   SpokenSentenceEntity,
+  SwitchEntity,
   TakeEntity,
   DictionaryEntity,
 ];

@@ -14,6 +14,7 @@ import { PeopleService } from '../people/people.service';
 import { conflict } from '../problems/problem';
 import { QueuesService } from '../queues/queues.service';
 import { SettingsService } from '../settings/settings.service';
+import { SwitchesService } from '../switches/switches.service';
 import { TakesService } from '../takes/takes.service';
 import { VersionsService, type WholeVersion } from '../versions/versions.service';
 
@@ -27,6 +28,7 @@ export class ScriptsService {
     private readonly drafts: DraftsService,
     private readonly versions: VersionsService,
     private readonly hours: HoursService,
+    private readonly switches: SwitchesService,
     private readonly people: PeopleService,
     private readonly groups: GroupsService,
     private readonly queues: QueuesService,
@@ -54,7 +56,8 @@ export class ScriptsService {
       spoken.push(...greetings);
       kept.push(...takes);
       const { id, name, number, timeZone } = each;
-      scripts.push({ id, name, number, timeZone, attendant, hours: await this.hours.get(each.hoursId) });
+      const [lineHours, switched] = await Promise.all([this.hours.get(each.hoursId), this.switches.current(id)]);
+      scripts.push({ id, name, number, timeZone, attendant, hours: lineHours, switched });
     }
     const [people, groups, queues, boxes, contacts, callerLists, greetings, hours] = await Promise.all([
       this.people.list(),

@@ -10,6 +10,7 @@ import { LinesModule } from '../lines/lines.module';
 import { PeopleModule } from '../people/people.module';
 import { QueuesModule } from '../queues/queues.module';
 import { SettingsModule } from '../settings/settings.module';
+import { SwitchesModule } from '../switches/switches.module';
 import { TakesModule } from '../takes/takes.module';
 import { VersionsModule } from '../versions/versions.module';
 import { ScriptsService } from './scripts.service';
@@ -23,6 +24,7 @@ import { TrialsController } from './trials.controller';
     TakesModule,
     SettingsModule,
     HoursModule,
+    SwitchesModule,
     PeopleModule,
     GroupsModule,
     QueuesModule,

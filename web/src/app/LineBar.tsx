@@ -99,10 +99,10 @@ function LineMenu() {
 }
 
 function OnAirSentence() {
-  const { line, hours, names } = useDraftTools();
+  const { line, hours, names, switched } = useDraftTools();
   const onAir = useOnAir(line);
   const now = useNow(15_000);
-  const answering = onAir && answeringNow(onAir.attendant, hours, line.timeZone, names, now);
+  const answering = onAir && answeringNow(onAir.attendant, hours, line.timeZone, names, now, switched);
   return (
     <Flex asChild align="center" gap="2" minW="0" borderRadius="md" px="2" py="1" _hover={{ bg: 'sunk' }}>
       <Link to="/on-air" title="What is on air, and earlier versions">
@@ -112,6 +112,7 @@ function OnAirSentence() {
           {answering && (
             <>
               On air: <b>{answering.name}</b>
+              {answering.answer.type === 'switch' && ', by the switch'}
               {answering.next
                 ? `, until ${showWhen(answering.next.atMs, line.timeZone, now)}, then ${answering.next.name}`
                 : ', at all times'}

@@ -1,12 +1,13 @@
-import { answersAt, nextChange, type Answer, type Hours, type TimeZone } from '@locutor/core/hours';
+import { answersAt, nextChange, type Answer, type Hours, type Switch, type TimeZone } from '@locutor/core/hours';
 import {
   describeOutside,
   findNamedPath,
   findSheet,
   pathAt,
+  slotOfAnswer,
+  usableSwitch,
   type Attendant,
   type Names,
-  type Slot,
 } from '@locutor/core/line';
 
 /** What a caller reaches with an answer, as a name: a sheet's, a person's, a box's; words said before it are passed over. */
@@ -40,12 +41,6 @@ export function answerName(answer: Answer, attendant: Attendant, names: Names): 
   }
 }
 
-function slotOfAnswer(answer: Answer): Slot {
-  if (answer.type === 'period') return { type: 'period', periodId: answer.periodId };
-  if (answer.type === 'special') return { type: 'special', specialId: answer.ruleOf };
-  return answer;
-}
-
 export interface AnsweringNow {
   readonly answer: Answer;
   readonly name: string;
@@ -60,10 +55,12 @@ export function answeringNow(
   timeZone: TimeZone,
   names: Names,
   atMs: number,
+  set: Switch | null = null,
 ): AnsweringNow {
   const { rules } = attendant.answering;
-  const answer = answersAt(rules, hours, timeZone, atMs);
-  const change = nextChange(rules, hours, timeZone, atMs);
+  const switched = usableSwitch(attendant, set);
+  const answer = answersAt(rules, hours, timeZone, atMs, { switched });
+  const change = nextChange(rules, hours, timeZone, atMs, switched);
   return {
     answer,
     name: answerName(answer, attendant, names),

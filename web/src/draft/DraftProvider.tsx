@@ -13,6 +13,7 @@ import type { Hours } from '@locutor/core/hours';
 import { api, ApiProblem, wordsOf } from '../api/client';
 import { NoServer } from '../parts/NoServer';
 import { useHours, useNames, type Draft, type KeptHours, type KeptLine } from '../api/resources';
+import { useSwitchState, type KeptSwitch } from '../switch/useSwitch';
 import { DraftStore, type DraftDoors, type DraftSnapshot, type SavedDraft } from './draftStore';
 
 interface Editing {
@@ -20,6 +21,8 @@ interface Editing {
   readonly line: KeptLine;
   readonly hours: KeptHours;
   readonly names: Names;
+  /** The switch that is on, as the server has it. */
+  readonly switched: KeptSwitch | null;
 }
 
 const Context = createContext<Editing | null>(null);
@@ -31,10 +34,14 @@ export function DraftProvider({ line, children }: { readonly line: KeptLine; rea
   const [tries, setTries] = useState(0);
   const { data: hours } = useHours(line);
   const names = useNames(hours);
+  const switched = useSwitchState(line).data?.switched ?? null;
   useEffect(() => {
     openDraft(line.id).then(setStore, () => setFailed(true));
   }, [line.id, tries]);
-  const editing = useMemo(() => store && hours && { store, line, hours, names }, [store, line, hours, names]);
+  const editing = useMemo(
+    () => store && hours && { store, line, hours, names, switched },
+    [store, line, hours, names, switched],
+  );
   if (failed && !store) {
     const again = () => {
       setFailed(false);
@@ -49,6 +56,7 @@ export interface DraftInUse extends DraftSnapshot {
   readonly line: KeptLine;
   readonly hours: Hours & { readonly revision: number };
   readonly names: Names;
+  readonly switched: KeptSwitch | null;
   readonly attendant: Attendant;
   readonly store: DraftStore;
   readonly edit: (edit: Edit) => void;

@@ -76,7 +76,7 @@ function PhoneTab({ name, isOpen, onOpen }: TabProps) {
 }
 
 function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void }) {
-  const { line, hours, names, store } = useDraftTools();
+  const { line, hours, names, store, switched } = useDraftTools();
   const attendant = useAttendantPart(answeringPartOf);
   const onAir = useOnAir(line);
   const callScript = useCallScript();
@@ -86,8 +86,8 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   const now = useNow(30_000);
   const called = which === 'onAir' && onAir ? onAir.attendant : attendant;
   const moments = useMemo(
-    () => callMoments(called, hours, line.timeZone, names, now),
-    [called, hours, line.timeZone, names, now],
+    () => callMoments(called, hours, line.timeZone, names, now, switched),
+    [called, hours, line.timeZone, names, now, switched],
   );
 
   const dial = (): void => {

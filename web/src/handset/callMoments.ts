@@ -6,9 +6,10 @@ import {
   answersAt,
   type Answer,
   type Hours,
+  type Switch,
   type TimeZone,
 } from '@locutor/core/hours';
-import type { Attendant, Names } from '@locutor/core/line';
+import { usableSwitch, type Attendant, type Names } from '@locutor/core/line';
 import { answerName } from '../app/answering';
 
 /** A moment worth calling at: now, and the next few at which something else answers. */
@@ -28,22 +29,24 @@ export function callMoments(
   timeZone: TimeZone,
   names: Names,
   nowMs: number,
+  set: Switch | null = null,
 ): readonly CallMoment[] {
   const { rules } = attendant.answering;
-  const seen = [answersAt(rules, hours, timeZone, nowMs)];
+  const switched = usableSwitch(attendant, set);
+  const seen = [answersAt(rules, hours, timeZone, nowMs, { switched })];
   const moments: CallMoment[] = [];
   let at = nowMs;
   for (let look = 0; look < 30 && moments.length < mostMoments; look += 1) {
-    const change = nextChange(rules, hours, timeZone, at);
+    const change = nextChange(rules, hours, timeZone, at, switched);
     if (!change) break;
     at = change.atMs;
     if (seen.some((answer) => isSameAnswer(answer, change.answer))) continue;
     seen.push(change.answer);
-    const end = nextChange(rules, hours, timeZone, at)?.atMs ?? Infinity;
+    const end = nextChange(rules, hours, timeZone, at, switched)?.atMs ?? Infinity;
     const moment = at + Math.min(halfHourMs, (end - at) / 2);
     moments.push({ name: momentName(change.answer, attendant, names), reading: clockReading(moment, timeZone) });
   }
-  const now = answersAt(rules, hours, timeZone, nowMs);
+  const now = answersAt(rules, hours, timeZone, nowMs, { switched });
   return [{ name: `Now: ${momentName(now, attendant, names)}`, reading: null }, ...moments];
 }
 

@@ -20,7 +20,7 @@ export interface CallScriptMaker {
  * stays the same until something in it changes.
  */
 export function useCallScript(): CallScriptMaker {
-  const { line, hours } = useDraftTools();
+  const { line, hours, switched } = useDraftTools();
   const directory = useDirectory();
   const allHours = useAllHours().data;
   const takes = useTakes();
@@ -34,7 +34,7 @@ export function useCallScript(): CallScriptMaker {
       return {
         lineId: line.id,
         lines: [
-          { id: line.id, name: line.name, number: line.number, timeZone: line.timeZone, hours, attendant },
+          { id: line.id, name: line.name, number: line.number, timeZone: line.timeZone, hours, attendant, switched },
           ...others,
         ],
         people,
@@ -49,7 +49,7 @@ export function useCallScript(): CallScriptMaker {
         hours: allHours ?? [],
       };
     },
-    [line, hours, directory, allHours, lines, takes, holdMusic],
+    [line, hours, switched, directory, allHours, lines, takes, holdMusic],
   );
   return { make, isLoading };
 }

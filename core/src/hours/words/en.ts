@@ -6,6 +6,7 @@ import { longestPeriodName } from '../hours';
 import type { DayTimesProblem } from '../dayTimes';
 import { longestSeasonName } from '../season';
 import { specialLimits, type When } from '../specialDate';
+import { switchLimits, type SwitchProblem } from '../switch';
 import { showTime, weekdayName } from '../timeText';
 
 /** What is wrong with hours, for the manager. */
@@ -45,6 +46,18 @@ export function describeTimeProblem(problem: DayTimesProblem): string {
     ? `There is no ${problem.text.trim()}: a day runs from 0:00 to 24:00.`
     : `“${problem.text.trim()}” is not a time. Type it like 8:30 or 5 pm.`;
 }
+
+/** Why the switch cannot be set so, for the manager. */
+export function describeSwitchProblem(problem: SwitchProblem): string {
+  return switchWords[problem];
+}
+
+const switchWords: Readonly<Record<SwitchProblem, string>> = {
+  endsBeforeNow: 'That is over already. Choose an end that is still to come.',
+  tooLong: `The switch ends within ${switchLimits.longestDays} days. For longer, enter a special date.`,
+  words: `What callers hear is too long: the most is ${switchLimits.words} characters.`,
+  by: 'Say who does it, so that others know.',
+};
 
 const manyWords = {
   periods: 'periods',

@@ -36,6 +36,9 @@ export function setPath(attendant: Attendant, { slot, path }: SetPath): Attendan
     case 'group':
     case 'queue':
       return setFallback(attendant, slot, path);
+    case 'switch':
+      // It is no path of the attendant's own.
+      return attendant;
     default:
       return unreachable(slot);
   }

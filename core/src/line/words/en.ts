@@ -79,6 +79,8 @@ export function describeSlot(slot: Slot, attendant: Attendant, names: Names): st
       return slot.specialId ? `the answer on ${names[slot.specialId] ?? deleted}` : 'the answer on special dates';
     case 'otherwise':
       return 'the answer at all other times';
+    case 'switch':
+      return 'the switch';
     case 'named':
       return `the path ${findNamedPath(attendant, slot.pathId)?.name ?? deleted}`;
     case 'key':

@@ -60,6 +60,8 @@ function placeInSheet(slot: Slot, names: Names): string {
       return 'when nobody answers';
     case 'queue':
       return reasonWords[slot.reason];
+    case 'switch':
+      return 'by the switch';
     case 'named':
       return 'in it';
   }

@@ -1,18 +1,21 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { longestPeriodName, periodId, weekdays, type Hours as HoursSet, type SeasonId } from '@locutor/core/hours';
 import { Plus, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
-import { useAllHours, type KeptHours } from '../../api/resources';
-import { useDraftTools } from '../../draft/DraftProvider';
+import { useAllHours, useOnAir, type KeptHours } from '../../api/resources';
+import { useDraft, useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { newId } from '../../parts/newId';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { isTyping } from '../../parts/isTyping';
+import { useNow } from '../../parts/useNow';
+import { PastSwitches } from '../../switch/PastSwitches';
+import { SwitchPanel } from '../../switch/SwitchPanel';
 import { AnsweringOrder } from './AnsweringOrder';
 import { SeasonChoice } from './SeasonChoice';
 import { SpecialDates } from './SpecialDates';
@@ -85,7 +88,27 @@ function HoursOf({ kept, ownId, all }: Props) {
         />
         <SpecialDates hours={hours} onChange={change} />
         {kept.id === ownId && <AnsweringOrder hours={hours} />}
+        {kept.id === ownId && <SwitchNow />}
       </Box>
+    </Box>
+  );
+}
+
+/** The switch, beside the hours that it goes before. */
+function SwitchNow() {
+  const { line, attendant } = useDraft();
+  const shown = useOnAir(line)?.attendant ?? attendant;
+  const now = useNow(15_000);
+  return (
+    <Box as="section" aria-labelledby="switch-title" mt="8">
+      <Heading as="h2" id="switch-title" fontSize="15px" fontWeight="600">
+        The switch
+      </Heading>
+      <Text color="quiet" mb="2">
+        For now, whatever the hours say. It goes before everything but blocked callers, and ends by itself.
+      </Text>
+      <SwitchPanel attendant={shown} now={now} />
+      <PastSwitches attendant={shown} now={now} />
     </Box>
   );
 }

@@ -105,12 +105,12 @@ export default function TimeMap() {
 
 /** The pretended moment: now, one at which something else answers, or any. */
 function useMoment() {
-  const { attendant, hours, line, names } = useDraft();
+  const { attendant, hours, line, names, switched } = useDraft();
   const now = useNow(60_000);
   const [reading, setReading] = useState<string | null>(null);
   const moments = useMemo(
-    () => callMoments(attendant, hours, line.timeZone, names, now),
-    [attendant, hours, line.timeZone, names, now],
+    () => callMoments(attendant, hours, line.timeZone, names, now, switched),
+    [attendant, hours, line.timeZone, names, now, switched],
   );
   const known = moments.find((moment) => moment.reading === reading);
   const control = (

@@ -5,6 +5,7 @@ import { useDraft } from '../../draft/DraftProvider';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { Switchboard } from '../../live/Switchboard';
 import { showClock, showWhen } from '../../parts/time';
+import { SwitchPanel } from '../../switch/SwitchPanel';
 import { useNow } from '../../parts/useNow';
 import { NeedsYou } from './NeedsYou';
 import { WeekStrip } from './WeekStrip';
@@ -12,11 +13,11 @@ import { whyWords } from './whyWords';
 
 /** What a caller hears now and why, the next seven days, and what needs the manager. */
 export default function Today() {
-  const { line, attendant, hours, names } = useDraft();
+  const { line, attendant, hours, names, switched } = useDraft();
   const onAir = useOnAir(line);
   const now = useNow(15_000);
   const shown = onAir?.attendant ?? attendant;
-  const answering = answeringNow(shown, hours, line.timeZone, names, now);
+  const answering = answeringNow(shown, hours, line.timeZone, names, now, switched);
   const date = new Intl.DateTimeFormat(undefined, {
     timeZone: line.timeZone,
     weekday: 'long',
@@ -45,6 +46,8 @@ export default function Today() {
             ? `At ${showWhen(answering.next.atMs, line.timeZone, now)}, ${answering.next.name} takes over.`
             : 'That never changes.'}
         </Text>
+        <SectionTitle>The switch: for now, whatever the hours say</SectionTitle>
+        <SwitchPanel attendant={shown} now={now} />
         <SectionTitle>On the line now</SectionTitle>
         <Switchboard names={names} timeZone={line.timeZone} />
         <SectionTitle>The next seven days</SectionTitle>

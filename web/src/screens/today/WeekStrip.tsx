@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { answerSpans, clockReading, instantOf } from '@locutor/core/hours';
-import type { Attendant } from '@locutor/core/line';
+import { answerSpans, clockReading, instantOf, type Answer, type PeriodId } from '@locutor/core/hours';
+import { usableSwitch, type Attendant } from '@locutor/core/line';
 import { Link } from 'react-router';
 import { answerName } from '../../app/answering';
 import { useDraftTools } from '../../draft/DraftProvider';
@@ -24,10 +24,17 @@ export function WeekStrip({ attendant, now }: { readonly attendant: Attendant; r
 }
 
 function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean; attendant: Attendant; now: number }) {
-  const { line, hours, names } = useDraftTools();
+  const { line, hours, names, switched } = useDraftTools();
   const from = instantOf(`${date}T00:00`, line.timeZone);
   const to = instantOf(`${dateAfter(date, 1)}T00:00`, line.timeZone);
-  const spans = answerSpans(attendant.answering.rules, hours, line.timeZone, from, to);
+  const spans = answerSpans(
+    attendant.answering.rules,
+    hours,
+    line.timeZone,
+    from,
+    to,
+    usableSwitch(attendant, switched),
+  );
   const heading = new Intl.DateTimeFormat(undefined, { timeZone: 'UTC', weekday: 'short', day: 'numeric' });
   return (
     <Box flex="1" minW="72px">
@@ -47,7 +54,7 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
       >
         <Link to="/hours" title="Change the hours">
           {spans.map((span) => {
-            const periodId = span.answer.type === 'period' ? span.answer.periodId : null;
+            const periodId = periodOf(span.answer);
             const part = (span.toMs - span.fromMs) / (to - from);
             const name = answerName(span.answer, attendant, names);
             return (
@@ -96,6 +103,12 @@ function Day({ date, isToday, attendant, now }: { date: string; isToday: boolean
       </Box>
     </Box>
   );
+}
+
+/** Whose texture a stretch has. */
+function periodOf(answer: Answer): PeriodId | null {
+  if (answer.type === 'switch') return answer.to.type === 'open' ? answer.to.periodId : null;
+  return answer.type === 'period' ? answer.periodId : null;
 }
 
 function dateAfter(date: string, days: number): string {

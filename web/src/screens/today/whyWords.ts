@@ -4,6 +4,7 @@ import { showMinutes } from '../../parts/time';
 
 /** Why something answers: "Because Open runs on Monday from 8:00 AM to 5:30 PM." */
 export function whyWords(answer: Answer, names: Names): string {
+  if (answer.type === 'switch') return 'Because the switch is on.';
   if (answer.type === 'callers') return `Because the caller is in ${names[answer.callerListId] ?? 'a list'}.`;
   if (answer.type === 'otherwise') return 'Because no period with an answer of its own runs now.';
   if (answer.type === 'special') return `Because today is ${names[answer.specialId] ?? 'a special date'}.`;

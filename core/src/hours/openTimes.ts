@@ -1,21 +1,10 @@
-import {
-  cutTimes,
-  dayPlan,
-  joinTimes,
-  minutesOfDay,
-  instantOf,
-  seasonOn,
-  showDate,
-  wallTime,
-  weekdayOf,
-  weekdays,
-  type DayNumber,
-  type DaySpan,
-  type DayTime,
-  type Hours,
-  type TimeZone,
-  type Weekday,
-} from '../hours';
+import { showDate, weekdayOf, type DayNumber } from './calendar';
+import { dayPlan } from './dayPlan';
+import { cutTimes, joinTimes, type DayTime } from './dayTimes';
+import { minutesOfDay, weekdays, type DaySpan, type Hours, type Weekday } from './hours';
+import { wallInstant, wallTime } from './running';
+import { seasonOn } from './season';
+import type { TimeZone } from './timeZone';
 
 /** Days that are alike, and when it is open on them; no times where it is closed. */
 export interface DayGroup {
@@ -58,6 +47,7 @@ export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] 
 
 /** When it opens next after an instant: the day by the zone's calendar, the time, and how many days ahead. */
 export interface Opening {
+  readonly day: DayNumber;
   readonly date: string;
   readonly weekday: Weekday;
   readonly startMin: number;
@@ -72,12 +62,10 @@ export function nextOpening(hours: Hours, zone: TimeZone, atMs: number): Opening
   const today = todayAt(zone, atMs);
   for (let daysAhead = 0; daysAhead <= lookAheadDays; daysAhead += 1) {
     const day = today + daysAhead;
-    const date = showDate(day);
     const next = openTimesOn(hours, day).find(
-      ({ startMin }) =>
-        instantOf(`${date}T${clock(startMin)}`, zone) > atMs && !runsOnFromDayBefore(hours, day, startMin),
+      ({ startMin }) => wallInstant(zone, day, startMin) > atMs && !runsOnFromDayBefore(hours, day, startMin),
     );
-    if (next) return { date, weekday: weekdayOf(day), startMin: next.startMin, daysAhead };
+    if (next) return { day, date: showDate(day), weekday: weekdayOf(day), startMin: next.startMin, daysAhead };
   }
   return undefined;
 }
@@ -95,9 +83,4 @@ export function todayAt(zone: TimeZone, atMs: number): DayNumber {
 /** What begins while the day before still runs on does not open anything. */
 function runsOnFromDayBefore(hours: Hours, day: DayNumber, startMin: number): boolean {
   return openTimesOn(hours, day - 1).some(({ endMin }) => endMin - minutesOfDay >= startMin && endMin > minutesOfDay);
-}
-
-function clock(minutes: number): string {
-  const two = (value: number): string => String(value).padStart(2, '0');
-  return `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
 }

@@ -1,0 +1,48 @@
+import { periodId, switchLimits } from '@locutor/core/hours';
+import { sheetId } from '@locutor/core/line';
+import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { IsObject, ValidateIf, ValidateNested } from 'class-validator';
+import { ChoiceField, OrNull, PatternField, TextField, WholeField } from '../problems/fields';
+
+class SwitchToDto {
+  @ChoiceField({ of: ['open', 'closed', 'sheet'], says: 'Choose open, closed or another sheet.' })
+  type: 'open' | 'closed' | 'sheet';
+
+  @ValidateIf(({ type }: SwitchToDto) => type === 'open')
+  @PatternField({ pattern: periodId.pattern, says: 'Choose the period whose answer is meant.' })
+  periodId?: string;
+
+  @ValidateIf(({ type }: SwitchToDto) => type === 'sheet')
+  @PatternField({ pattern: sheetId.pattern, says: 'Choose the sheet that answers.' })
+  sheetId?: string;
+}
+
+const byRule = { name: 'The name of who does it', most: switchLimits.by };
+
+export class SetSwitchDto {
+  @IsObject({ message: 'Choose what answers.' })
+  @ValidateNested()
+  @Type(() => SwitchToDto)
+  @ApiProperty({ type: SwitchToDto })
+  to: SwitchToDto;
+
+  @WholeField({ name: 'When it ends, in ms since 1970,', least: 0, most: Number.MAX_SAFE_INTEGER })
+  untilMs: number;
+
+  @TextField({ name: 'What callers hear', least: 0, most: switchLimits.words })
+  words: string;
+
+  @TextField(byRule)
+  by: string;
+
+  /** The switch that was seen to be on and is to be replaced; null for none. */
+  @OrNull()
+  @WholeField({ name: 'The switch that was on', least: 1, most: Number.MAX_SAFE_INTEGER })
+  replaces: number | null;
+}
+
+export class EndSwitchDto {
+  @TextField(byRule)
+  by: string;
+}
