@@ -11,6 +11,7 @@ const paths = [
   '/starters',
   '/lines',
   '/hours',
+  '/hours/year',
   '/greetings',
   '/directory/people',
   '/directory/groups',

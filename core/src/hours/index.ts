@@ -9,6 +9,8 @@ export {
   type SpecialDateId,
 } from './ids';
 export {
+  dayInYear,
+  dayNumber,
   daysInMonth,
   isMonthDay,
   monthDayOf,
@@ -80,6 +82,15 @@ export {
   type SwitchTo,
   type UsualEnd,
 } from './switch';
+export {
+  compareHours,
+  compareYears,
+  type HoursDifference,
+  type TimesDifference,
+  type YearsCompared,
+  type YearSum,
+} from './compareHours';
+export { describeHoursDifference, lengthWords } from './words/differences.en';
 export { nextOpening, openTimesOn, timesToday, todayAt, weekGroups, type DayGroup, type Opening } from './openTimes';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export {

@@ -1,7 +1,7 @@
 import { showDate, weekdayOf, type DayNumber } from './calendar';
 import { dayPlan } from './dayPlan';
 import { cutTimes, joinTimes, type DayTime } from './dayTimes';
-import { minutesOfDay, weekdays, type DaySpan, type Hours, type Weekday } from './hours';
+import { minutesOfDay, weekdays, type DaySpan, type Hours, type Weekday, type WeekSpan } from './hours';
 import { wallInstant, wallTime } from './running';
 import { seasonOn } from './season';
 import type { TimeZone } from './timeZone';
@@ -28,15 +28,20 @@ function openTimesOf({ periods }: Pick<Hours, 'periods'>, spans: readonly DaySpa
     .reduce<readonly DayTime[]>((times, span) => cutTimes(times, span), open);
 }
 
+/** When it is open on a day of a week, special dates left aside. */
+export function weekTimes(hours: Pick<Hours, 'periods'>, week: readonly WeekSpan[], day: Weekday): readonly DayTime[] {
+  return openTimesOf(
+    hours,
+    week.filter((span) => span.day === day),
+  );
+}
+
 /** The week as people say it, that of the season a day is in: days in their order, those with the same times together. */
 export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] {
   const { week } = seasonOn(hours.seasons, today) ?? hours;
   const groups = new Map<string, { days: Weekday[]; times: readonly DayTime[] }>();
   for (const day of weekdays) {
-    const times = openTimesOf(
-      hours,
-      week.filter((span) => span.day === day),
-    );
+    const times = weekTimes(hours, week, day);
     const key = times.map(({ startMin, endMin }) => `${startMin}-${endMin}`).join(',');
     const group = groups.get(key);
     if (group) group.days.push(day);

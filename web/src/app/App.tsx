@@ -10,6 +10,7 @@ import { lineAt } from './lineAt';
 const Today = lazy(() => import('../screens/today/Today'));
 const Script = lazy(() => import('../screens/script/Script'));
 const Hours = lazy(() => import('../screens/hours/Hours'));
+const Year = lazy(() => import('../screens/year/Year'));
 const Greetings = lazy(() => import('../screens/greetings/Greetings'));
 const Directory = lazy(() => import('../screens/directory/Directory'));
 const Starters = lazy(() => import('../screens/starters/Starters'));
@@ -50,6 +51,7 @@ export function App() {
               <Route path="starters" element={<Starters />} />
               <Route path="lines" element={<Lines />} />
               <Route path="hours" element={<Hours />} />
+              <Route path="hours/year" element={<Year />} />
               <Route path="greetings/:greetingId?" element={<Greetings />} />
               <Route path="directory" element={<Navigate to="/directory/people" replace />} />
               <Route path="directory/:list/:rowId?" element={<Directory />} />

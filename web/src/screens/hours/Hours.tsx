@@ -1,8 +1,8 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { longestPeriodName, periodId, weekdays, type Hours as HoursSet, type SeasonId } from '@locutor/core/hours';
-import { Plus, Undo2 } from 'lucide-react';
+import { CalendarDays, Plus, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
 import { useAllHours, useOnAir, type KeptHours } from '../../api/resources';
@@ -67,6 +67,11 @@ function HoursOf({ kept, ownId, all }: Props) {
   return (
     <Box pb="8">
       <ScreenHead title="Hours">
+        <Button asChild size="xs" variant="outline" bg="sheet">
+          <Link to={`/hours/year?of=${hours.id}`}>
+            <CalendarDays size={14} aria-hidden /> The year
+          </Link>
+        </Button>
         <Button size="xs" variant="ghost" disabled={!undo} onClick={() => undo?.()}>
           <Undo2 size={14} aria-hidden /> Undo in the week
         </Button>

@@ -106,7 +106,7 @@ describe('what answers, by name', () => {
     const special = { type: 'period', periodId: span.periodId, span: { ...span, from: party } } as const;
     expect(whyWords(special, { [party]: 'Christmas party' })).toContain('runs on Christmas party from');
     expect(whyWords({ type: 'special', specialId: party, ruleOf: null }, { [party]: 'Inventory week' })).toBe(
-      'Because today is Inventory week.',
+      'Because it is Inventory week.',
     );
   });
 });

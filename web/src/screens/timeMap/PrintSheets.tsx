@@ -1,7 +1,7 @@
 import type { Attendant, Names } from '@locutor/core/line';
 import { layOut, type Way } from '@locutor/core/paths';
-import { useEffect, useMemo } from 'react';
-import { createPortal } from 'react-dom';
+import { useMemo } from 'react';
+import { Printed } from '../../parts/Printed';
 import { paperColours } from './colours';
 import { drawingHeight, labelPx, MapDrawing, MapLabels, rowPx } from './MapDrawing';
 
@@ -43,26 +43,12 @@ export function PrintSheets({ paper, ways, attendant, names, title, onDone }: Pr
   const sheets = Array.from({ length: Math.ceil(layout.rows.length / rowsPerSheet) }, (_, index) =>
     layout.rows.slice(index * rowsPerSheet, (index + 1) * rowsPerSheet),
   );
-  useEffect(() => {
-    window.addEventListener('afterprint', onDone);
-    const timer = setTimeout(() => window.print(), 50);
-    return () => {
-      clearTimeout(timer);
-      window.removeEventListener('afterprint', onDone);
-    };
-  }, [onDone]);
-  return createPortal(
-    <div id="print-sheets">
-      <style>{`
-        @page { size: ${paper} landscape; margin: 12mm; }
-        @media screen { #print-sheets { display: none; } }
-        @media print {
-          body > *:not(#print-sheets) { display: none !important; }
-          #print-sheets { display: block; background: white; }
-          #print-sheets section { break-after: page; width: ${width}mm; height: ${height}mm; overflow: hidden; }
-          #print-sheets section:last-child { break-after: auto; }
-        }
-      `}</style>
+  const css = `
+    #print-sheets section { break-after: page; width: ${width}mm; height: ${height}mm; overflow: hidden; }
+    #print-sheets section:last-child { break-after: auto; }
+  `;
+  return (
+    <Printed sheet={`${paper} landscape`} css={css} onDone={onDone}>
       {sheets.map((rows, index) => (
         <section key={index}>
           <div style={{ height: `${headMm}mm`, color: paperColours.ink, display: 'flex', fontSize: '11pt' }}>
@@ -83,7 +69,6 @@ export function PrintSheets({ paper, ways, attendant, names, title, onDone }: Pr
           </svg>
         </section>
       ))}
-    </div>,
-    document.body,
+    </Printed>
   );
 }

@@ -6,8 +6,8 @@ import { showMinutes } from '../../parts/time';
 export function whyWords(answer: Answer, names: Names): string {
   if (answer.type === 'switch') return 'Because the switch is on.';
   if (answer.type === 'callers') return `Because the caller is in ${names[answer.callerListId] ?? 'a list'}.`;
-  if (answer.type === 'otherwise') return 'Because no period with an answer of its own runs now.';
-  if (answer.type === 'special') return `Because today is ${names[answer.specialId] ?? 'a special date'}.`;
+  if (answer.type === 'otherwise') return 'Because no period with an answer of its own runs.';
+  if (answer.type === 'special') return `Because it is ${names[answer.specialId] ?? 'a special date'}.`;
   const { startMin, endMin, day, from } = answer.span;
   const nextDay = endMin > 1440 ? ' the next day' : '';
   const name = names[answer.periodId] ?? 'a period';
