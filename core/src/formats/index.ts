@@ -5,3 +5,4 @@ export { mostTakenIn, planTakeIn, takeInBody, type Planned, type TakenField, typ
 export { readSsml, writeSsml, type ReadSsml, type SsmlGreeting, type SsmlProblem } from './ssml';
 export { describeSsmlProblem } from './words/ssml.en';
 export { describeField, describeTakeInProblem } from './words/en';
+export * from './hours';

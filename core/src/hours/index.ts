@@ -90,8 +90,17 @@ export {
   type YearsCompared,
   type YearSum,
 } from './compareHours';
-export { describeHoursDifference, lengthWords } from './words/differences.en';
-export { nextOpening, openTimesOn, timesToday, todayAt, weekGroups, type DayGroup, type Opening } from './openTimes';
+export { describeHoursDifference, lengthWords, weekdaysWords } from './words/differences.en';
+export {
+  dayGroups,
+  nextOpening,
+  openTimesOn,
+  timesToday,
+  todayAt,
+  weekGroups,
+  type DayGroup,
+  type Opening,
+} from './openTimes';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export {
   addPeriod,

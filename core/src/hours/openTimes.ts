@@ -38,7 +38,11 @@ export function weekTimes(hours: Pick<Hours, 'periods'>, week: readonly WeekSpan
 
 /** The week as people say it, that of the season a day is in: days in their order, those with the same times together. */
 export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] {
-  const { week } = seasonOn(hours.seasons, today) ?? hours;
+  return dayGroups(hours, (seasonOn(hours.seasons, today) ?? hours).week);
+}
+
+/** The days of a week in their order, those with the same times together. */
+export function dayGroups(hours: Pick<Hours, 'periods'>, week: readonly WeekSpan[]): readonly DayGroup[] {
   const groups = new Map<string, { days: Weekday[]; times: readonly DayTime[] }>();
   for (const day of weekdays) {
     const times = weekTimes(hours, week, day);

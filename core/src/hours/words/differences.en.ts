@@ -62,7 +62,7 @@ function openWords(times: readonly DayTime[], showMinutes: (minutes: number) => 
 }
 
 /** "on Fridays", "Monday to Friday", "on Mondays and Thursdays". */
-function weekdaysWords(days: readonly Weekday[]): string {
+export function weekdaysWords(days: readonly Weekday[]): string {
   const [first = 1] = days;
   const last = days.at(-1) ?? first;
   if (days.length === 7) return 'every day';

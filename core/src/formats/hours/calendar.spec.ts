@@ -1,0 +1,269 @@
+import ical, { type VEvent } from 'node-ical';
+import {
+  closedAllDay,
+  dayPlan,
+  instantOf,
+  openTimesOn,
+  readDate,
+  seasonId,
+  specialDateId,
+  wallInstant,
+  type Hours,
+  type SpecialDate,
+} from '../../hours';
+import { hours as week, lunch, open, zone } from '../../testing/boatyard';
+import {
+  calendarDays,
+  describeCalendarProblem,
+  describeNotRead,
+  describeNotWritten,
+  readCalendar,
+  writeCalendar,
+  type ReadCalendar,
+} from '.';
+
+const day = (text: string): number => readDate(text) ?? 0;
+const today = day('2026-11-24');
+const days = calendarDays(today);
+const atMs = instantOf('2026-11-24T09:00', zone);
+
+const special = (name: string, more: Partial<SpecialDate>): SpecialDate => ({
+  id: specialDateId.create(name.replace(/\W/g, '').toLowerCase()),
+  name,
+  when: { type: 'nthWeekday', nth: 4, weekday: 4, month: 11, plusDays: 0, days: 1 },
+  moved: 'stays',
+  hours: closedAllDay,
+  words: '',
+  ...more,
+});
+const hours: Hours = {
+  ...week,
+  week: [...week.week, { periodId: open.id, day: 5, startMin: 1200, endMin: 1500 }],
+  special: [
+    special('Thanksgiving', {}),
+    special('Independence Day', { when: { type: 'yearly', month: 7, day: 4, days: 1 }, moved: 'nearestWorkday' }),
+    special('Year’s end; a pause, at last', {
+      when: { type: 'yearly', month: 12, day: 24, days: 9 },
+      words: 'Closed.',
+    }),
+    special('Party', {
+      when: { type: 'once', from: '2026-12-18', to: '2026-12-18' },
+      hours: { type: 'times', spans: [{ periodId: open.id, startMin: 480, endMin: 720 }] },
+    }),
+  ],
+};
+const inSeasons: Hours = {
+  ...hours,
+  seasons: [
+    {
+      id: seasonId.create('summer'),
+      name: 'Summer',
+      from: { month: 5, day: 15 },
+      to: { month: 9, day: 15 },
+      week: hours.week.map((span) => ({ ...span, startMin: Math.max(0, span.startMin - 60) })),
+    },
+  ],
+};
+
+/** When events of a name begin, as another parser has it. */
+function starts(text: string, name: string): readonly string[] {
+  const events = Object.values(ical.sync.parseICS(text)).filter(
+    (each): each is VEvent => each?.type === 'VEVENT' && each.summary === name,
+  );
+  const from = new Date(wallInstant(zone, days.from, 0));
+  const to = new Date(wallInstant(zone, days.to + 1, 0));
+  return events
+    .flatMap((event) => ical.expandRecurringEvent(event, { from, to }).map((each) => each.start.toISOString()))
+    .sort();
+}
+
+function plannedStarts(of: Hours, periodId: string): readonly string[] {
+  return Array.from({ length: days.to - days.from + 1 }, (_, index) => days.from + index)
+    .flatMap((each) =>
+      dayPlan(of, each)
+        .spans.filter((span) => span.periodId === periodId)
+        .map((span) => new Date(wallInstant(zone, each, span.startMin)).toISOString()),
+    )
+    .sort();
+}
+
+describe('hours as a calendar', () => {
+  it.each([
+    ['a regular week', hours],
+    ['seasons', inSeasons],
+  ])('are read by another parser at the very instants at which periods begin, for years: %s', (_, of) => {
+    const { text } = writeCalendar(of, zone, days, 'Larkspur Cove Boatyard', atMs);
+    expect(starts(text, 'Open')).toEqual(plannedStarts(of, open.id));
+    expect(starts(text, 'Year’s end; a pause, at last')).toHaveLength(3);
+  });
+
+  it('have lines of 75 octets at most, ends of lines and a zone as the standard has them', () => {
+    const { text } = writeCalendar(hours, zone, days, 'Larkspur Cove Boatyard, moorings and '.repeat(4), atMs);
+    expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n]/);
+    for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+    expect(text).toContain('TZID:America/New_York\r\nBEGIN:STANDARD\r\nDTSTART:20261101T020000\r\n');
+    expect(new Set(text.match(/^UID:.*$/gm)).size).toBe(text.match(/^BEGIN:VEVENT/gm)?.length);
+  });
+
+  it('have a zone that never changes its clocks, and one that is half an hour off', () => {
+    for (const [each, offset] of [
+      ['UTC', '+0000'],
+      ['Asia/Kolkata', '+0530'],
+    ] as const) {
+      const { text } = writeCalendar(hours, each, days, 'Yard', atMs);
+      expect(text.match(/BEGIN:(STANDARD|DAYLIGHT)/g)).toHaveLength(1);
+      expect(text).toContain(`TZOFFSETTO:${offset}`);
+    }
+  });
+
+  it('tell what a calendar cannot hold', () => {
+    const { notCarried } = writeCalendar(hours, zone, days, 'Yard', atMs);
+    expect(notCarried.map(describeNotWritten)).toEqual([
+      'It holds the days until Sun 31 December 2028. Save it again before then.',
+      'Independence Day is there with its days until then, not with its rule.',
+      'What callers hear first on Year’s end; a pause, at last is only a note on the event.',
+    ]);
+  });
+});
+
+function read(text: string, at = zone): ReadCalendar {
+  const found = readCalendar(text, at, today);
+  if (!found.ok) throw new Error(found.problems.map(describeCalendarProblem).join(' '));
+  return found.value;
+}
+const calendar = (...events: readonly string[]): string =>
+  `BEGIN:VCALENDAR\r\nVERSION:2.0\r\n${events.map((event) => `BEGIN:VEVENT\r\n${event.replaceAll('\n', '\r\n')}\r\nEND:VEVENT`).join('\r\n')}\r\nEND:VCALENDAR\r\n`;
+const why = (found: ReadCalendar): readonly string[] => found.notCarried.map(describeNotRead);
+
+describe('a calendar as hours', () => {
+  it('gives back what was written: the same open times on every day, and rules of every year as rules', () => {
+    const { week: spans, special: dates } = read(writeCalendar(hours, zone, days, 'Yard', atMs).text);
+    const again: Hours = {
+      ...week,
+      week: spans.map(({ day: weekday, startMin, endMin }) => ({ periodId: open.id, day: weekday, startMin, endMin })),
+      special: dates.map(({ name, when, times }, index) =>
+        special(`${name} ${index}`, {
+          when,
+          hours: { type: 'times', spans: times.map((time) => ({ periodId: open.id, ...time })) },
+        }),
+      ),
+    };
+    for (let each = days.from; each <= days.from + 731; each += 1) {
+      expect([each, openTimesOn(again, each)]).toEqual([each, openTimesOn(hours, each)]);
+    }
+    expect(dates.map(({ when }) => when.type)).toContain('nthWeekday');
+  });
+
+  it('takes weekly events of other programs, in the line’s zone, in UTC and in others, and says so', () => {
+    const found = read(
+      calendar(
+        'SUMMARY:Open\nDTSTART;TZID=America/New_York:20260907T080000\nDTEND;TZID=America/New_York:20260907T120000\nRRULE:FREQ=WEEKLY;BYDAY=MO,WE',
+        'SUMMARY:Open\nDTSTART:20261106T180000Z\nDURATION:PT2H\nRRULE:FREQ=WEEKLY',
+        'SUMMARY:Paris call\nDTSTART;TZID=Europe/Paris:20261102T233000\nDTEND;TZID=Europe/Paris:20261103T003000\nRRULE:FREQ=WEEKLY;BYDAY=MO',
+      ),
+    );
+    expect(found.week).toEqual([
+      { period: 'Open', day: 1, startMin: 480, endMin: 720 },
+      { period: 'Open', day: 3, startMin: 480, endMin: 720 },
+      { period: 'Open', day: 5, startMin: 13 * 60, endMin: 15 * 60 },
+      { period: 'Paris call', day: 1, startMin: 17 * 60 + 30, endMin: 18 * 60 + 30 },
+    ]);
+    expect(why(found)).toEqual(['Paris call is in another time zone; its times are taken as they are here now.']);
+  });
+
+  it('knows a zone by another name when the calendar tells of its clocks', () => {
+    const zones = `BEGIN:VTIMEZONE\r\nTZID:Eastern Standard Time\r\nBEGIN:STANDARD\r\nDTSTART:16010101T020000\r\nTZOFFSETFROM:-0500\r\nTZOFFSETTO:-0500\r\nEND:STANDARD\r\nEND:VTIMEZONE\r\n`;
+    const event =
+      'SUMMARY:Open\nDTSTART;TZID=Eastern Standard Time:20261123T080000\nDTEND;TZID=Eastern Standard Time:20261123T120000\nRRULE:FREQ=WEEKLY';
+    const text = calendar(event);
+    expect(why(read(text))).toEqual(['Open is in a time zone that is not known.']);
+    expect(read(text.replace('VERSION:2.0\r\n', `VERSION:2.0\r\n${zones}`)).week).toEqual([
+      { period: 'Open', day: 1, startMin: 480, endMin: 720 },
+    ]);
+  });
+
+  it('takes exceptions: left out, moved to another time, added, and closed for whole days', () => {
+    const { special: dates } = read(
+      calendar(
+        'UID:a\nSUMMARY:Open\nDTSTART:20261102T080000\nDTEND:20261102T170000\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU\nEXDATE:20261130T080000',
+        'UID:a\nSUMMARY:Open\nRECURRENCE-ID:20261201T080000\nDTSTART:20261201T100000\nDTEND:20261201T120000',
+        'SUMMARY:Open house\nDTSTART:20261206T100000\nDTEND:20261206T160000',
+        'SUMMARY:Snow\nDTSTART;VALUE=DATE:20261214\nDTEND;VALUE=DATE:20261216',
+        'SUMMARY:Labour Day\nDTSTART;VALUE=DATE:20260501\nRRULE:FREQ=YEARLY',
+        'SUMMARY:Called off\nSTATUS:CANCELLED\nDTSTART;VALUE=DATE:20261220',
+      ),
+    );
+    const once = (from: string, to = from) => ({ type: 'once', from, to });
+    expect(dates).toEqual([
+      { name: 'Snow', when: once('2026-12-14', '2026-12-15'), times: [], words: '' },
+      { name: 'Labour Day', when: { type: 'yearly', month: 5, day: 1, days: 1 }, times: [], words: '' },
+      { name: 'Other hours', when: once('2026-11-30'), times: [], words: '' },
+      {
+        name: 'Other hours',
+        when: once('2026-12-01'),
+        times: [{ period: 'Open', startMin: 600, endMin: 720 }],
+        words: '',
+      },
+      {
+        name: 'Open house',
+        when: once('2026-12-06'),
+        times: [{ period: 'Open house', startMin: 600, endMin: 960 }],
+        words: '',
+      },
+    ]);
+  });
+
+  it('lists what it cannot take, each with why, and takes the rest', () => {
+    const found = read(
+      calendar(
+        'SUMMARY:Broken\nDTSTART:someday',
+        'SUMMARY:Odd rule\nDTSTART:20261201T100000\nRRULE:FREQ=NEVER',
+        'SUMMARY:Old fair\nDTSTART;VALUE=DATE:20200101',
+        'SUMMARY:Every day for ever\nDTSTART;VALUE=DATE:20261201\nRRULE:FREQ=DAILY',
+        'SUMMARY:Every other week\nDTSTART:20261201T100000\nDTEND:20261201T110000\nRRULE:FREQ=WEEKLY;INTERVAL=2;COUNT=3',
+        'SUMMARY:Next summer\nDTSTART:20270601T100000\nDTEND:20270601T110000\nRRULE:FREQ=WEEKLY',
+        'SUMMARY:Long\nDTSTART:20261201T100000\nDTEND:20261204T110000',
+        'SUMMARY:Every second\nDTSTART:20261201T100000\nDTEND:20261201T110000\nRRULE:FREQ=SECONDLY',
+        'SUMMARY:Open\nDTSTART:20261102T080000\nDTEND:20261102T170000\nRRULE:FREQ=WEEKLY',
+      ),
+    );
+    expect(why(found)).toEqual([
+      'Broken cannot be read.',
+      'Odd rule cannot be read.',
+      'Long lasts too long.',
+      'Old fair is over.',
+      'Every day for ever comes more than 60 times in two years.',
+      'Every other week is taken as its days of the next two years, not as a rule.',
+      'Next summer comes every week, but not all through the coming weeks: enter it as a season.',
+      'Every second comes more than 60 times in two years.',
+    ]);
+    expect(found.week).toHaveLength(1);
+    expect(found.special.map(({ name }) => name)).toEqual(Array.from({ length: 3 }, () => 'Every other week'));
+  });
+
+  it.each([
+    ['', 'That is not a calendar. Choose a file that ends in .ics.'],
+    ['%PDF-1.7', 'That is not a calendar. Choose a file that ends in .ics.'],
+    ['BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n', 'That calendar has no events.'],
+    [`BEGIN:VCALENDAR\r\n${'X'.repeat(20_000_000)}`, 'That calendar is too large: 20.0 MB; the most is 2.0 MB.'],
+    [
+      calendar(...Array.from({ length: 5001 }, () => 'SUMMARY:A')),
+      'That calendar has 5,001 events; the most is 5,000.',
+    ],
+  ])('refuses in words what it cannot read', (text, says) => {
+    const found = readCalendar(text, zone, today);
+    expect(found.ok).toBe(false);
+    if (!found.ok) expect(found.problems.map(describeCalendarProblem).join(' ')).toContain(says);
+  });
+
+  it('keeps lunch apart from opening', () => {
+    const withLunch: Hours = {
+      ...week,
+      week: [...week.week, { periodId: lunch.id, day: 1, startMin: 720, endMin: 750 }],
+    };
+    const { week: spans } = read(writeCalendar(withLunch, zone, days, 'Yard', atMs).text);
+    expect(spans.filter(({ period }) => period === 'Lunch')).toEqual([
+      { period: 'Lunch', day: 1, startMin: 720, endMin: 750 },
+    ]);
+  });
+});

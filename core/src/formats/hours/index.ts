@@ -1,0 +1,13 @@
+export { calendarDays, writeCalendar, type NotWritten, type WrittenCalendar } from './calendarOut';
+export {
+  calendarLimits,
+  readCalendar,
+  type CalendarProblem,
+  type NotRead,
+  type ReadCalendar,
+  type ReadSpecial,
+  type ReadTimes,
+} from './calendarIn';
+export { writeHoursJsonLd, writeHoursScript } from './hoursJsonLd';
+export { writeHoursText } from './hoursText';
+export { describeCalendarProblem, describeNotRead, describeNotWritten } from './words.en';
