@@ -1,9 +1,11 @@
 import ical, { type VEvent } from 'node-ical';
 import {
+  checkHours,
   closedAllDay,
   dayPlan,
   instantOf,
   openTimesOn,
+  periodId,
   readDate,
   seasonId,
   specialDateId,
@@ -18,6 +20,7 @@ import {
   describeNotRead,
   describeNotWritten,
   readCalendar,
+  takeCalendar,
   writeCalendar,
   type ReadCalendar,
 } from '.';
@@ -265,5 +268,43 @@ describe('a calendar as hours', () => {
     expect(spans.filter(({ period }) => period === 'Lunch')).toEqual([
       { period: 'Lunch', day: 1, startMin: 720, endMin: 750 },
     ]);
+  });
+});
+
+describe('taking a calendar in', () => {
+  const read = (): ReadCalendar => ({
+    week: [{ period: 'Office', day: 1, startMin: 540, endMin: 1020 }],
+    special: [
+      { name: 'Thanksgiving', when: { type: 'yearly', month: 11, day: 26, days: 2 }, times: [], words: '' },
+      {
+        name: 'Open house',
+        when: { type: 'once', from: '2026-12-06', to: '2026-12-06' },
+        times: [{ period: 'Tour', startMin: 600, endMin: 660 }],
+        words: '',
+      },
+    ],
+    notCarried: [],
+  });
+  const ids = {
+    period: () => periodId.create('tour'),
+    special: () => specialDateId.create('new'),
+  };
+  const periodOf = (name: string) => (name === 'Office' ? open.id : null);
+
+  it('puts its week in place of the old, makes periods that there are not, and keeps what it has no word of', () => {
+    const taken = takeCalendar(hours, { ...read(), periodOf }, ids);
+    expect(taken.week).toEqual([{ periodId: open.id, day: 1, startMin: 540, endMin: 1020 }]);
+    expect(taken.periods.map(({ name }) => name)).toEqual(['Open', 'Lunch', 'Tour']);
+    const names = taken.special.map(({ name }) => name);
+    expect(names).toEqual(['Independence Day', 'Year’s end; a pause, at last', 'Party', 'Thanksgiving', 'Open house']);
+    expect(taken.special.at(-1)?.hours).toEqual({
+      type: 'times',
+      spans: [{ periodId: periodId.create('tour'), startMin: 600, endMin: 660 }],
+    });
+    expect(checkHours(taken).ok).toBe(true);
+  });
+
+  it('leaves the week when only dates are taken', () => {
+    expect(takeCalendar(hours, { ...read(), week: [], periodOf }, ids).week).toBe(hours.week);
   });
 });

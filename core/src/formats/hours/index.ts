@@ -11,3 +11,4 @@ export {
 export { writeHoursJsonLd, writeHoursScript } from './hoursJsonLd';
 export { writeHoursText } from './hoursText';
 export { describeCalendarProblem, describeNotRead, describeNotWritten } from './words.en';
+export { takeCalendar, type CalendarChoice, type NewIds } from './takeCalendar';

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { longestPeriodName, periodId, weekdays, type Hours as HoursSet, type SeasonId } from '@locutor/core/hours';
-import { CalendarDays, Plus, Undo2 } from 'lucide-react';
+import { CalendarDays, CalendarPlus, Plus, Share2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -17,6 +17,8 @@ import { useNow } from '../../parts/useNow';
 import { PastSwitches } from '../../switch/PastSwitches';
 import { SwitchPanel } from '../../switch/SwitchPanel';
 import { AnsweringOrder } from './AnsweringOrder';
+import { ShareHours } from './share/ShareHours';
+import { TakeCalendar } from './share/TakeCalendar';
 import { SeasonChoice } from './SeasonChoice';
 import { SpecialDates } from './SpecialDates';
 import { useWeek } from './useWeek';
@@ -42,6 +44,7 @@ function HoursOf({ kept, ownId, all }: Props) {
   const [chosen, setChosen] = useState(hours.periods[0]?.id);
   const chosenPeriod = hours.periods.some((period) => period.id === chosen) ? chosen : hours.periods[0]?.id;
 
+  const [panel, setPanel] = useState<'share' | 'take' | null>(null);
   const [seasonShown, setSeason] = useState<SeasonId | null>(null);
   const season = hours.seasons.find(({ id }) => id === seasonShown) ?? null;
   const shown = season ? { ...hours, week: season.week } : hours;
@@ -72,6 +75,19 @@ function HoursOf({ kept, ownId, all }: Props) {
             <CalendarDays size={14} aria-hidden /> The year
           </Link>
         </Button>
+        {(['share', 'take'] as const).map((each) => (
+          <Button
+            key={each}
+            size="xs"
+            variant={panel === each ? 'subtle' : 'outline'}
+            bg={panel === each ? undefined : 'sheet'}
+            aria-pressed={panel === each}
+            onClick={() => setPanel(panel === each ? null : each)}
+          >
+            {each === 'share' ? <Share2 size={14} aria-hidden /> : <CalendarPlus size={14} aria-hidden />}
+            {each === 'share' ? 'Share' : 'Take in a calendar'}
+          </Button>
+        ))}
         <Button size="xs" variant="ghost" disabled={!undo} onClick={() => undo?.()}>
           <Undo2 size={14} aria-hidden /> Undo in the week
         </Button>
@@ -83,6 +99,8 @@ function HoursOf({ kept, ownId, all }: Props) {
             ? 'The week is shared by the draft and what is on air: a change here reaches callers at once. What answers is part of the draft, and reaches them when it is put on air.'
             : 'People who keep these hours are rung only while a period of them runs. A change here reaches callers at once.'}
         </Text>
+        {panel === 'share' && <ShareHours hours={hours} />}
+        {panel === 'take' && <TakeCalendar hours={hours} onChange={change} onClose={() => setPanel(null)} />}
         <SeasonChoice hours={hours} chosen={season} onChoose={setSeason} onChange={change} />
         <WeekGrid
           title={season ? `The week in ${season.name}` : 'The regular week'}
