@@ -83,9 +83,7 @@ describe('what answers now', () => {
     expect(whyWords(now('2026-11-23T16:00').answer, names)).toBe(
       'Because Open runs on Monday from 8:00 AM to 5:00 PM.',
     );
-    expect(whyWords(now('2026-11-22T16:00').answer, names)).toBe(
-      'Because no period with an answer of its own runs.',
-    );
+    expect(whyWords(now('2026-11-22T16:00').answer, names)).toBe('Because no period with an answer of its own runs.');
     const late = {
       type: 'period',
       periodId: open.id,
