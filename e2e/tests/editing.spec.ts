@@ -119,6 +119,14 @@ test('hours are painted, typed, refused in words, and undone', async ({ page, se
   await expect(page.getByLabel('Open on Saturday')).toHaveValue('8:00–12:00');
   await page.getByRole('button', { name: 'Undo in the week' }).click();
   await expect(page.getByLabel('Open on Wednesday')).toHaveValue('7:30–17:00');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Always Open' }).click();
+  await expect(page.getByLabel('Open on Wednesday')).toHaveValue('0:00–24:00');
+  await page.getByRole('button', { name: 'Undo in the week' }).click();
+  await page.getByRole('button', { name: 'Redo', exact: true }).click();
+  await expect(sunday).toHaveValue('0:00–24:00');
+  await page.getByRole('button', { name: 'Undo in the week' }).click();
+  await expect(page.getByLabel('Open on Wednesday')).toHaveValue('7:30–17:00');
   await sunday.fill('8:00-25:00');
   await sunday.press('Enter');
   await expect(page.getByText('There is no 25:00: a day runs from 0:00 to 24:00.')).toBeVisible();

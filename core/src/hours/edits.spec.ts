@@ -1,13 +1,16 @@
 import fc from 'fast-check';
-import { frozen, hours, lunch, open } from '../testing/boatyard';
+import { frozen, hours, lunch, open, zone } from '../testing/boatyard';
 import {
   addPeriod,
+  checkHours,
   cutTimes,
   daySpans,
   joinTimes,
   periodId,
+  periodsAt,
   removePeriod,
   renamePeriod,
+  setAlways,
   setDaySpans,
   showTime,
   weekdayName,
@@ -24,6 +27,15 @@ describe('edits of the week', () => {
     expect(daySpans(edited, open.id, 6).map(({ startMin }) => startMin)).toEqual([540, 780]);
     expect(daySpans(edited, open.id, 1)).toEqual(daySpans(hours, open.id, 1));
     expect(daySpans(setDaySpans(edited, open.id, 6, []), open.id, 6)).toEqual([]);
+  });
+
+  it('let a period run always: at every minute of the week, clock changes and all', () => {
+    const always = setAlways(hours, open.id);
+    expect(checkHours(always).ok).toBe(true);
+    expect(daySpans(always, lunch.id, 1)).toEqual(daySpans(hours, lunch.id, 1));
+    for (let atMs = Date.UTC(2026, 9, 30); atMs < Date.UTC(2026, 10, 4); atMs += 15 * 60_000) {
+      expect(periodsAt(always, zone, atMs).has(open.id)).toBe(true);
+    }
   });
 
   it('add, rename and remove a period, with every time of it', () => {

@@ -1,4 +1,4 @@
-import type { Hours, Period, WeekSpan, Weekday } from './hours';
+import { minutesOfDay, weekdays, type Hours, type Period, type WeekSpan, type Weekday } from './hours';
 import type { PeriodId, SpecialDateId } from './ids';
 import type { SpecialDate } from './specialDate';
 
@@ -51,6 +51,13 @@ export function setDaySpans(
   const others = hours.week.filter((span) => span.periodId !== periodId || span.day !== day);
   const sorted = [...spans].sort((one, other) => one.startMin - other.startMin);
   return { ...hours, week: [...others, ...sorted.map((span) => ({ periodId, day, ...span }))] };
+}
+
+/** Lets a period run around the clock, every day of the week. */
+export function setAlways(hours: Hours, periodId: PeriodId): Hours {
+  const others = hours.week.filter((span) => span.periodId !== periodId);
+  const always = weekdays.map((day) => ({ periodId, day, startMin: 0, endMin: minutesOfDay }));
+  return { ...hours, week: [...others, ...always] };
 }
 
 /** Makes other days of the week what one day is, in every period. */

@@ -109,6 +109,7 @@ export {
   removePeriod,
   removeSpecialDate,
   renamePeriod,
+  setAlways,
   setDaySpans,
   setSpecialDate,
 } from './edits';

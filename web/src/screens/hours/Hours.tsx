@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { longestPeriodName, periodId, weekdays, type Hours as HoursSet, type SeasonId } from '@locutor/core/hours';
-import { CalendarDays, CalendarPlus, Plus, Share2, Undo2 } from 'lucide-react';
+import { CalendarDays, CalendarPlus, Plus, Redo2, Share2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -40,7 +40,7 @@ interface Props {
 }
 
 function HoursOf({ kept, ownId, all }: Props) {
-  const { hours, change, undo } = useWeek(kept);
+  const { hours, change, undo, redo } = useWeek(kept);
   const [chosen, setChosen] = useState(hours.periods[0]?.id);
   const chosenPeriod = hours.periods.some((period) => period.id === chosen) ? chosen : hours.periods[0]?.id;
 
@@ -58,14 +58,17 @@ function HoursOf({ kept, ownId, all }: Props) {
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const isUndo = (event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z';
-      if (!isUndo || !undo || isTyping(event.target)) return;
+      const key = event.key.toLowerCase();
+      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return;
+      const does = key === 'y' || (key === 'z' && event.shiftKey) ? redo : key === 'z' ? undo : null;
+      if (!does) return;
       event.preventDefault();
-      undo();
+      event.stopPropagation();
+      does();
     };
     window.addEventListener('keydown', onKey, { capture: true });
     return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, [undo]);
+  }, [undo, redo]);
 
   return (
     <Box pb="8">
@@ -90,6 +93,9 @@ function HoursOf({ kept, ownId, all }: Props) {
         ))}
         <Button size="xs" variant="ghost" disabled={!undo} onClick={() => undo?.()}>
           <Undo2 size={14} aria-hidden /> Undo in the week
+        </Button>
+        <Button size="xs" variant="ghost" disabled={!redo} onClick={() => redo?.()}>
+          <Redo2 size={14} aria-hidden /> Redo
         </Button>
       </ScreenHead>
       <Box px="6" maxW="980px">

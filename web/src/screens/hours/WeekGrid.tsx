@@ -5,11 +5,13 @@ import {
   periodId as periodIds,
   removePeriod,
   renamePeriod,
+  setAlways,
   weekdays,
   type Hours,
+  type Period,
   type PeriodId,
 } from '@locutor/core/hours';
-import { Plus, Trash2 } from 'lucide-react';
+import { Clock, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { tellDone } from '../../parts/notices';
 import { newId } from '../../parts/newId';
@@ -34,6 +36,12 @@ export function WeekGrid({ title, hours, periodId, onChoose, onChange }: Props) 
     const name = ['Open', 'Lunch', 'Evening'].find((each) => !names.has(each)) ?? `Period ${hours.periods.length + 1}`;
     onChoose(id);
     void onChange(addPeriod(hours, { id, name }));
+  };
+  const always = async ({ id, name }: Period): Promise<void> => {
+    const before = hours;
+    if (await onChange(setAlways(hours, id))) {
+      tellDone(`${name} runs around the clock, every day.`, () => void onChange(before));
+    }
   };
   const remove = async (): Promise<void> => {
     if (!chosen) return;
@@ -65,6 +73,11 @@ export function WeekGrid({ title, hours, periodId, onChoose, onChange }: Props) 
         <Button size="sm" variant="ghost" onClick={add}>
           <Plus size={14} aria-hidden /> Period
         </Button>
+        {chosen && (
+          <Button size="sm" variant="ghost" onClick={() => void always(chosen)}>
+            <Clock size={14} aria-hidden /> Always {chosen.name}
+          </Button>
+        )}
         {chosen && (
           <Flex ml="auto" gap="1" align="center">
             <Text color="quiet" fontSize="13px">

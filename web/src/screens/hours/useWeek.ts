@@ -10,12 +10,14 @@ interface Week {
   /** Shows a change at once and saves it; a refusal is told and taken back. */
   readonly change: (next: Hours) => Promise<boolean>;
   readonly undo: (() => void) | null;
+  readonly redo: (() => void) | null;
 }
 
-/** A set of hours, changed in place: every change is saved and can be undone. */
+/** A set of hours, changed in place: every change is saved, can be undone, and done again until another is made. */
 export function useWeek(hours: KeptHours): Week {
   const { mutate } = useSWRConfig();
   const [earlier, setEarlier] = useState<readonly Hours[]>([]);
+  const [undone, setUndone] = useState<readonly Hours[]>([]);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const revision = useRef(hours.revision);
   useEffect(() => {
@@ -54,6 +56,7 @@ export function useWeek(hours: KeptHours): Week {
 
   const change = async (next: Hours): Promise<boolean> => {
     setEarlier((list) => [...list, hours]);
+    setUndone([]);
     const isKept = await save(next);
     if (!isKept) setEarlier((list) => list.slice(0, -1));
     return isKept;
@@ -62,8 +65,17 @@ export function useWeek(hours: KeptHours): Week {
   const undo = last
     ? () => {
         setEarlier((list) => list.slice(0, -1));
+        setUndone((list) => [...list, hours]);
         void save(last);
       }
     : null;
-  return { hours, change, undo };
+  const next = undone.at(-1);
+  const redo = next
+    ? () => {
+        setUndone((list) => list.slice(0, -1));
+        setEarlier((list) => [...list, hours]);
+        void save(next);
+      }
+    : null;
+  return { hours, change, undo, redo };
 }
