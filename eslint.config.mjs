@@ -15,9 +15,11 @@ const closedTo = {
   formats: ['audio', 'call', 'proof', 'paths'],
   call: ['audio', 'proof', 'formats', 'paths', 'exchange', 'traffic'],
   exchange: ['audio', 'proof', 'formats', 'paths', 'traffic'],
-  paths: ['audio', 'proof', 'formats', 'exchange'],
-  proof: ['audio', 'call', 'formats', 'paths', 'exchange', 'traffic'],
+  paths: ['audio', 'proof', 'exchange'],
+  proof: ['call', 'formats', 'paths', 'exchange', 'traffic'],
   traffic: ['audio', 'proof'],
+  rehearsals: ['audio', 'proof', 'formats'],
+  firstCalls: ['audio', 'proof', 'formats', 'exchange'],
 };
 
 const roomRules = Object.entries(closedTo).map(([room, closed]) => ({

@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { startServer } from '@locutor/server/app';
 import { instantOf } from '@locutor/core/hours';
 import { usesOf, type Attendant, type Line } from '@locutor/core/line';
-import { faultsIn, proof } from '@locutor/core/proof';
+import { faultsIn, unansweredIn, type Finding } from '@locutor/core/proof';
+import type { Rehearsed } from '@locutor/core/rehearsals';
 import { type CallScript } from '@locutor/core/call';
 import { runTrial, type StaffAct } from '@locutor/core/exchange';
 import { asker, type Ask } from './api';
@@ -53,8 +54,10 @@ describe('the boatyard', () => {
       onAirVersionId: expect.stringContaining('version:'),
     });
     for (const line of script.lines) {
-      const { attendant, hours, number } = line;
-      expect(faultsIn(proof({ ...script, attendant, hours, number, today: '2026-11-23' }))).toEqual([]);
+      const findings = await ask<Finding[]>('GET', `/api/lines/${line.id}/proof`);
+      expect(faultsIn(findings)).toEqual([]);
+      const accepted = await ask<{ key: string }[]>('GET', `/api/lines/${line.id}/proof/accepted`);
+      expect(unansweredIn(findings, accepted)).toEqual([]);
     }
   });
 
@@ -139,5 +142,14 @@ describe('the boatyard', () => {
   it('lets a call that nobody answers end in a message', () => {
     const last = callAt('2026-11-23T10:00', ['3'], { type: 'noAnswer' }).at(-1);
     expect(last).toMatchObject({ type: 'ended', reason: 'messageTaken' });
+  });
+});
+
+describe('its rehearsals', () => {
+  it('all go as they should', async () => {
+    const [line] = await ask<Line[]>('GET', '/api/lines');
+    const runs = await ask<Rehearsed[]>('POST', `/api/lines/${line?.id}/rehearsals/run`, {});
+    expect(runs.length).toBeGreaterThan(15);
+    expect(runs.filter(({ failed }) => failed.length > 0)).toEqual([]);
   });
 });

@@ -12,6 +12,7 @@ import { bodyOf, boxCodes, groups, launchLine } from './groups';
 import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName, type StaffName } from './people';
 import { specialDates, summerOf } from './hours';
 import { recordSheets } from './recordings';
+import { earlierAttendant, putOnAir, rehearse, saveDraft } from './airing';
 import { soundOf } from './sounds';
 import { boatyardAttendant, shedAttendant, type Cast } from './script';
 
@@ -66,6 +67,7 @@ async function fill(ask: Ask, url: string): Promise<void> {
     opensMin: 450,
     closesMin: 1020,
     people: staff.slice(0, 2),
+    emergencyAddress: '1 Cannery Road, Larkspur Cove, Maine',
   });
   for (const person of staff.slice(2)) await ask('POST', '/api/people', person);
   await completePeople(ask);
@@ -76,12 +78,12 @@ async function fill(ask: Ask, url: string): Promise<void> {
   const script = await ask<CallScript>('GET', `/api/lines/${line.id}/script`);
   const facts = spokenFacts(script, script.lines[0] as CallScript['lines'][number], Date.now());
   const attendant = await recordSheets(ask, url, line, boatyardAttendant(cast), facts);
-  const saved = await ask<{ revision: number }>('PUT', `/api/lines/${line.id}/draft`, {
-    revision: draft.revision,
-    attendant,
-  });
+  const earlier = await saveDraft(ask, line, draft.revision, earlierAttendant(attendant));
+  await putOnAir(ask, line, earlier, 'Odile Farnsworth', 'The first attendant');
+  const revision = await saveDraft(ask, line, earlier, attendant);
+  await putOnAir(ask, line, revision, 'Tamsin Okafor', 'French welcome, and where we are');
   await addShed(ask, cast, line);
-  await ask('POST', `/api/lines/${line.id}/versions`, { draftRevision: saved.revision });
+  await rehearse(ask, line);
   await speakAhead(ask, line.id);
   for (const message of messages) await leaveMessage(ask, url, cast, message);
 }
@@ -169,6 +171,7 @@ async function addShed(ask: Ask, cast: Cast, main: Line): Promise<void> {
     name: 'Storage shed',
     number: '+1 207 555 0155',
     timeZone: 'America/New_York',
+    emergencyAddress: '12 Ferry Landing, Larkspur Cove, Maine',
   });
   const path = `/api/hours/${shed.hoursId}`;
   const { periods, revision } = await ask<Hours & { revision: number }>('GET', path);
@@ -176,8 +179,8 @@ async function addShed(ask: Ask, cast: Cast, main: Line): Promise<void> {
   const week = [2, 4, 6].map((day) => ({ periodId: open, day, startMin: 540, endMin: day === 6 ? 720 : 960 }));
   await ask('PUT', path, { revision, periods, week });
   const attendant = shedAttendant(cast, open, main.id);
-  const saved = await ask<{ revision: number }>('PUT', `/api/lines/${shed.id}/draft`, { revision: 1, attendant });
-  await ask('POST', `/api/lines/${shed.id}/versions`, { draftRevision: saved.revision });
+  const saved = await saveDraft(ask, shed, 1, attendant);
+  await putOnAir(ask, shed, saved, 'Lucienne Abara', 'The shed answers by itself');
   await speakAhead(ask, shed.id);
 }
 

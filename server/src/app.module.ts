@@ -30,6 +30,10 @@ import { StartModule } from './start/start.module';
 import { SwitchesModule } from './switches/switches.module';
 import { TakesModule } from './takes/takes.module';
 import { TrialsModule } from './trials/trials.module';
+import { AiringModule } from './airing/airing.module';
+import { ProofModule } from './proof/proof.module';
+import { RehearsalsModule } from './rehearsals/rehearsals.module';
+import { FirstCallsModule } from './firstCalls/firstCalls.module';
 import { UsesModule } from './uses/uses.module';
 import { VersionsModule } from './versions/versions.module';
 
@@ -47,6 +51,10 @@ export class AppModule {
         LinesModule,
         DraftsModule,
         VersionsModule,
+        FirstCallsModule,
+        RehearsalsModule,
+        ProofModule,
+        AiringModule,
         HoursModule,
         SwitchesModule,
         PeopleModule,

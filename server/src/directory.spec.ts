@@ -1,4 +1,5 @@
 import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
+import { airDraft } from './testing/airDraft';
 
 let server: TestServer;
 let ask: TestServer['ask'];
@@ -131,7 +132,7 @@ describe('a colleague who leaves', () => {
         { personId: priya.id, by: 'email' },
       ],
     });
-    await ask('post', `/api/lines/${line.id}/versions`, { draftRevision: draft.revision });
+    expect((await airDraft(server, line.id, draft.revision)).status).toBe(201);
     const { body: uses } = await ask('get', `/api/uses/${noor.id}`);
     expect(uses).toContain('the owner of the box Office');
     const { body } = await ask('post', '/api/replacements', { from: noor.id, to: priya.id });
@@ -143,7 +144,7 @@ describe('a colleague who leaves', () => {
     });
     expect((await ask('delete', `/api/people/${noor.id}`)).status).toBe(409);
     const { body: now } = await ask('get', `/api/lines/${line.id}/draft`);
-    await ask('post', `/api/lines/${line.id}/versions`, { draftRevision: now.revision });
+    expect((await airDraft(server, line.id, now.revision)).status).toBe(201);
     expect((await ask('delete', `/api/people/${noor.id}`)).status).toBe(204);
   });
 

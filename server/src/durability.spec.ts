@@ -1,5 +1,6 @@
 import { DataSource } from 'typeorm';
 import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
+import { airDraft } from './testing/airDraft';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -51,15 +52,18 @@ describe('saving at the same time', () => {
     expect((await server.ask('get', path)).body.attendant.voice).toBe(['slt', 'rms', 'awb', 'kal16'][winner]);
   });
 
-  it('gives two who put the same draft on air two versions, the later one on air', async () => {
+  it('lets one of two put the same draft on air, and tells the other', async () => {
     const { body: line } = await server.ask('post', '/api/start', boatyardFacts);
     const path = `/api/lines/${line.id}/versions`;
-    await server.ask('post', path, { draftRevision: 1 });
-    await server.ask('post', path, { draftRevision: 1 });
+    const asked = (by: string) => server.ask('post', path, { draftRevision: 1, by, replaces: null });
+    const answers = await Promise.all([asked('Tamsin'), asked('Odile')]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 409]);
+    expect(answers.find(({ status }) => status === 409)?.body.detail).toMatch(
+      /^(Tamsin|Odile) has put version 1 on air/,
+    );
     const { body: versions } = await server.ask('get', path);
     expect(versions.map(({ number, onAir }: { number: number; onAir: boolean }) => [number, onAir])).toEqual([
-      [2, true],
-      [1, false],
+      [1, true],
     ]);
   });
 });
@@ -94,7 +98,7 @@ describe('a large attendant', () => {
     const attendant = { ...draft.attendant, sheets: [welcome, closed, ...many] };
     expect(await server.ask('put', path, { revision: 1, attendant })).toMatchObject({ status: 200 });
     expect((await server.ask('get', path)).body.attendant.sheets).toHaveLength(202);
-    expect(await server.ask('post', `/api/lines/${line.id}/versions`, { draftRevision: 2 })).toMatchObject({
+    expect(await airDraft(server, line.id, 2)).toMatchObject({
       status: 201,
     });
   });

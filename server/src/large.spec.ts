@@ -2,6 +2,7 @@ import { type CallScript } from '@locutor/core/call';
 import { runTrial } from '@locutor/core/exchange';
 import { messageDefaults, newMenu, ringDefaults, schemaVersion, sheetId, type Attendant } from '@locutor/core/line';
 import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
+import { airDraft } from './testing/airDraft';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -48,7 +49,7 @@ describe('an attendant of two hundred menus', () => {
     const attendant = deep(people[0].id as never, boxes[0].id as never);
     const saved = await server.ask('put', `/api/lines/${line.id}/draft`, { revision: 1, attendant });
     expect(saved).toMatchObject({ status: 200, body: { revision: 2 } });
-    expect(await server.ask('post', `/api/lines/${line.id}/versions`, { draftRevision: 2 })).toMatchObject({
+    expect(await airDraft(server, line.id, 2)).toMatchObject({
       status: 201,
     });
     const trials = Array.from({ length: 150 }, (_, index) => ({

@@ -1,4 +1,12 @@
-import { itemMs, type CallEffect, type CallEvent, type CallScript, type DirectTo, type RungPhone } from '../call';
+import {
+  itemMs,
+  type CallEffect,
+  type CallEvent,
+  type CallScript,
+  type CallState,
+  type DirectTo,
+  type RungPhone,
+} from '../call';
 import type { PersonId } from '../directory';
 import type { Key } from '../line';
 import { Agenda } from './agenda';
@@ -34,6 +42,8 @@ export interface Simulation {
   readonly callers: readonly SimulatedCaller[];
   /** Asked once for each time a phone rings. */
   readonly staff: (phone: RungPhone, atMs: number) => StaffAct;
+  /** What a caller does as they hear how the call goes on: asked whenever its phase is another one, acts from then on. */
+  readonly reacts?: (callId: CallId, state: CallState, atMs: number) => readonly CallerAct[];
   /** What else happens, such as somebody going away. */
   readonly events?: readonly ExchangeEvent[];
   /** Seen after each step. */
@@ -75,6 +85,7 @@ class Simulator {
       this.exchange = result.exchange;
       for (const effect of result.effects) this.carryOut(effect, next.atMs);
       this.watchStaff(before, next.atMs);
+      this.letCallersReact(before, next.atMs);
       watch?.(next.item, result);
     }
     return this.exchange;
@@ -154,6 +165,18 @@ class Simulator {
       if (doing === earlier) continue;
       this.agenda.cancel(personId);
       this.decide(personId, doing, earlier, nowMs);
+    }
+  }
+
+  private letCallersReact(before: Exchange, nowMs: number): void {
+    const { reacts } = this.simulation;
+    if (!reacts || before.calls === this.exchange.calls) return;
+    for (const [callId, { state }] of this.exchange.calls) {
+      if (state.phase === before.calls.get(callId)?.state.phase) continue;
+      for (const act of reacts(callId, state, nowMs)) {
+        const event = callerEvent(act, nowMs);
+        this.agenda.add(event.atMs, { type: 'ofCall', callId, event });
+      }
     }
   }
 

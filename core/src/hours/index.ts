@@ -98,6 +98,7 @@ export {
   timesToday,
   todayAt,
   weekGroups,
+  weekTimes,
   type DayGroup,
   type Opening,
 } from './openTimes';

@@ -8,7 +8,8 @@ export {
   type NamedPathId,
   type SheetId,
 } from './ids';
-export type { Line } from './line';
+export { longestAddress, type Line } from './line';
+export { placedPaths, reachedFrom, sheetsReachedFrom, stepsThatRun, type PlacedPath } from './reach';
 export { slotOfAnswer, usableSwitch } from './slotOfAnswer';
 export { isKey, keys, spokenKey, type Key } from './key';
 export {
@@ -113,6 +114,8 @@ export {
   type Names,
 } from './words/en';
 export { differences, isSame, type Difference } from './differences';
+export { differencesInWords, type ToldDifference } from './words/differences.en';
+export { pathSentence, sheetLines, type SheetLine } from './words/sheetLines.en';
 export { holdMusicIds, holdMusicPieces, usualHoldMusic, type HoldMusicId } from './holdMusic';
 export {
   hasLiveParts,

@@ -14,4 +14,8 @@ export interface Line {
   readonly serviceFrom: string | null;
   /** The last day on which it is; null for always. */
   readonly serviceUntil: string | null;
+  /** The address on record where emergency services find whoever calls them from the line; empty for none yet. */
+  readonly emergencyAddress: string;
 }
+
+export const longestAddress = 200;

@@ -1,7 +1,7 @@
 import type { CallScript, LineScript } from '../call';
 import { outsideTargetOf, spokenFacts, wordsFirst } from '../call';
-import type { Group } from '../directory';
-import { answersAt, isWorkingAt } from '../hours';
+import type { Group, Membership } from '../directory';
+import { answersAt, isWorkingAt, type Answer, type HoursId } from '../hours';
 import {
   findNamedPath,
   findSheet,
@@ -27,9 +27,17 @@ export interface WaysOptions {
    * that were met before on the same way left out: there can be very many.
    */
   readonly once?: boolean;
+  /** What those do who are rung; nobody answers unless said otherwise. */
+  readonly staff?: StaffDoes;
+  /** What answers, for callers of a list; by default what answers unknown callers then. */
+  readonly answer?: Answer;
   /** When this many ways were found the rest is left out. */
   readonly most?: number;
 }
+
+/** What everybody who is rung does: lets it ring, picks up at once, or is busy. */
+export const staffDoes = ['noAnswer', 'answers', 'busy'] as const;
+export type StaffDoes = (typeof staffDoes)[number];
 
 export interface FoundWays {
   /** In the order of the script: a way comes before those that go on from it. */
@@ -88,7 +96,8 @@ class Finder {
   find(): FoundWays {
     const { attendant, hours, timeZone } = this.line;
     const switched = usableSwitch(attendant, this.line.switched);
-    const answer = answersAt(attendant.answering.rules, hours, timeZone, this.options.atMs, { switched });
+    const answer =
+      this.options.answer ?? answersAt(attendant.answering.rules, hours, timeZone, this.options.atMs, { switched });
     const first = wordsFirst(this.line, answer, this.options.atMs);
     const start: Point = { atMs: 0, quickMs: 0, met: [], sheetId: null, isRecorded: false };
     this.grow(slotOfAnswer(answer), null, null, start, first);
@@ -150,8 +159,7 @@ class Finder {
       }
       case 'ring': {
         const person = this.script.people.find(({ id }) => id === step.personId);
-        const hours = this.script.hours.find(({ id }) => id === person?.hoursId);
-        if (!person || (hours && !isWorkingAt(hours, this.line.timeZone, this.options.atMs))) return undefined;
+        if (!person || !this.keeps(person.hoursId)) return undefined;
         return this.ring(step, { type: 'person', personId: person.id }, point, growing);
       }
       case 'ringOutside': {
@@ -160,19 +168,24 @@ class Finder {
       }
       case 'ringGroup': {
         const group = this.script.groups.find(({ id }) => id === step.groupId);
-        if (!group) return undefined;
+        if (!group || !this.isStaffed(group)) return undefined;
         const seconds = step.seconds ?? group.inAllSeconds ?? onceRoundSeconds(group);
         return this.ring({ seconds, before: step.before }, { type: 'group', groupId: group.id }, point, growing);
       }
       case 'waitInQueue': {
         const queue = this.script.queues.find(({ id }) => id === step.queueId);
         if (!queue) return undefined;
-        const ms = queue.longestWaitSeconds * 1000;
-        this.reach(point, growing, ms);
-        this.add(growing, point, ms, { type: 'queue', queueId: queue.id });
-        const tooLong = pathAt(this.line.attendant, { type: 'queue', queueId: queue.id, reason: 'tooLong' });
         if (following.includes(queue.id)) return { type: 'circle' };
-        return this.walk(tooLong ?? [], point, growing, [...following, queue.id]);
+        const isTaken = !queue.paused && this.isStaffed(queue);
+        if (isTaken) {
+          const ms = queue.longestWaitSeconds * 1000;
+          if (this.options.staff !== 'busy') this.reach(point, growing, this.options.staff === 'answers' ? 0 : ms);
+          if (this.options.staff === 'answers') return { type: 'talks', target: { type: 'queue', queueId: queue.id } };
+          this.add(growing, point, ms, { type: 'queue', queueId: queue.id });
+        }
+        const reason = isTaken ? 'tooLong' : 'nobodyWorking';
+        const left = pathAt(this.line.attendant, { type: 'queue', queueId: queue.id, reason });
+        return this.walk(left ?? [], point, growing, [...following, queue.id]);
       }
       case 'handOver': {
         const target = outsideTargetOf(this.script, this.line, step.to, this.options.atMs);
@@ -250,10 +263,28 @@ class Finder {
     growing: Growing,
   ): WayEnd | undefined {
     this.words(before, point, growing);
+    const { staff } = this.options;
+    if (staff === 'busy') return undefined;
     const ms = (seconds ?? 120) * 1000;
-    this.reach(point, growing, ms);
+    this.reach(point, growing, staff === 'answers' ? 0 : ms);
+    if (staff === 'answers') return { type: 'talks', target };
     this.add(growing, point, ms, { type: 'ring', target });
     return seconds === null ? { type: 'forEver' } : undefined;
+  }
+
+  /** Whether somebody who keeps these hours works now; whoever keeps none does. */
+  private keeps(hoursId: HoursId | null): boolean {
+    const hours = hoursId && this.script.hours.find(({ id }) => id === hoursId);
+    return !hours || isWorkingAt(hours, this.line.timeZone, this.options.atMs);
+  }
+
+  /** Whether a group or queue has anybody to ring now. */
+  private isStaffed({ members, workingOnly, hoursId }: Membership): boolean {
+    if (!this.keeps(hoursId)) return false;
+    return members.some(({ personId }) => {
+      const person = this.script.people.find(({ id }) => id === personId);
+      return person !== undefined && (!workingOnly || this.keeps(person.hoursId));
+    });
   }
 
   /** Somebody can pick up from now on, for so long. */

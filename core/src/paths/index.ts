@@ -1,5 +1,17 @@
-export { findWays, type FoundWays, type WaysOptions } from './findWays';
+export { findWays, staffDoes, type FoundWays, type StaffDoes, type WaysOptions } from './findWays';
+export { comparePaths, everyPath, type EveryPath, type FoundPath, type PathDifference } from './everyPath';
+export { momentKinds, type MomentKind } from './momentKinds';
+export { writePathsCsv } from './pathsCsv';
 export { layOut, type Block, type LayoutOptions, type Row, type TimeMapLayout } from './layout';
 export { summaryOf, type WaysSummary } from './summary';
 export type { RingTarget, SpanMs, Stretch, Turn, Way, WayEnd } from './way';
-export { describeEnd, describeStretch, describeTurn, describeTurns } from './words/en';
+export {
+  describeChoices,
+  describeEnd,
+  describeMoment,
+  describeStretch,
+  describeTurn,
+  describeTurns,
+  differenceWords,
+  staffWords,
+} from './words/en';

@@ -26,6 +26,7 @@ export type RingTarget =
   | { readonly type: 'person'; readonly personId: PersonId }
   | { readonly type: 'group'; readonly groupId: GroupId }
   | OutsideTarget
+  | { readonly type: 'queue'; readonly queueId: QueueId }
   | { readonly type: 'anybody' };
 
 /** Where a way ends. */
@@ -36,6 +37,8 @@ export type WayEnd =
   | { readonly type: 'again'; readonly sheetId: SheetId }
   | { readonly type: 'message'; readonly boxId: BoxId }
   | { readonly type: 'hungUp' }
+  /** Somebody picked up; only where that was asked for. */
+  | { readonly type: 'talks'; readonly target: RingTarget }
   | { readonly type: 'handedOver'; readonly target: OutsideTarget }
   | { readonly type: 'line'; readonly lineId: LineId }
   /** Ringing with no limit. */
@@ -68,7 +71,7 @@ export interface Way {
   readonly endMs: number;
   /** When it begins for a caller who knows the keys and presses them as soon as they count. */
   readonly quickFromMs: number;
-  /** When somebody can pick up on it: the first moment it rings, and the last; null when nobody is rung. */
+  /** When somebody can pick up on it: the first moment it rings, and the last; null when nobody is rung or all are busy. */
   readonly personMs: SpanMs | null;
   /** The same for a caller who knows the keys. */
   readonly quickPersonMs: number | null;

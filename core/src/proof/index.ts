@@ -1,4 +1,13 @@
-export { faultsIn, proof, type Finding } from './proof';
-export type { FindingPlace, Grade, ProofSubject } from './rule';
-export type { RuleName } from './rules';
-export { adviseOn, describeFinding } from './words/en';
+export { faultsIn, openIn, proof, unansweredIn, type Accepted, type Finding } from './proof';
+export {
+  consequences,
+  grades,
+  type Consequence,
+  type FindingPlace,
+  type Grade,
+  type ProofLine,
+  type ProofSubject,
+  type ProofTake,
+} from './rule';
+export { rules, type RuleName } from './rules';
+export { adviseOn, consequenceWords, describeFinding, describePlace, gradeWords, whyItMatters } from './words/en';

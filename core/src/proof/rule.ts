@@ -1,15 +1,39 @@
-import type { Box, CallerList, Contact, Group, Person, Queue } from '../directory';
-import type { Hours } from '../hours';
-import type { Attendant, Edit, Greeting, LineId, SheetId, Slot } from '../line';
+import type { SoundFault } from '../audio';
+import type { Box, BoxId, CallerList, Contact, Group, GroupId, Person, PersonId, Queue, QueueId } from '../directory';
+import type { Hours, SpecialDateId } from '../hours';
+import type { Attendant, Edit, Greeting, GreetingId, Line, LineId, SheetId, Slot, TakeId, TakeSays } from '../line';
+import { slotKey } from '../line';
+
+/** A recording as the proof knows it. */
+export interface ProofTake {
+  readonly id: TakeId;
+  readonly says: TakeSays;
+  readonly faults: readonly SoundFault[];
+  readonly lengthMs: number;
+}
+
+/** A line, this one or another, and what callers of it hear. */
+export interface ProofLine {
+  readonly id: LineId;
+  readonly name: string;
+  readonly number: string;
+  readonly serviceFrom: string | null;
+  readonly serviceUntil: string | null;
+  /** What is on air; null while nothing is. */
+  readonly onAir: Attendant | null;
+}
 
 /** What is read: a draft, and what it refers to as it is now. */
 export interface ProofSubject {
   readonly attendant: Attendant;
-  /** The number of the line whose attendant it is. */
-  readonly number: string;
+  /** The line whose attendant it is. */
+  readonly line: Line;
   /** Today by the line's calendar, as `2026-11-23`. */
   readonly today: string;
+  /** The line's hours. */
   readonly hours: Hours;
+  /** Every set of hours. */
+  readonly allHours: readonly Hours[];
   readonly people: readonly Person[];
   readonly groups: readonly Group[];
   readonly queues: readonly Queue[];
@@ -17,20 +41,37 @@ export interface ProofSubject {
   readonly contacts: readonly Contact[];
   readonly callerLists: readonly CallerList[];
   readonly greetings: readonly Greeting[];
-  readonly lines: readonly { readonly id: LineId }[];
+  readonly takes: readonly ProofTake[];
+  /** All lines, this one among them. */
+  readonly lines: readonly ProofLine[];
+  /** Names of people who have left. */
+  readonly leavers: readonly string[];
 }
 
-/** A fault stops going on air; a caution is worth a look. */
-export type Grade = 'fault' | 'caution';
+/** A fault stops going on air; a caution needs a yes; a tip can be silenced. */
+export type Grade = 'fault' | 'caution' | 'tip';
+export const grades: readonly Grade[] = ['fault', 'caution', 'tip'];
 
-/** Where a finding is: a sheet as a whole, or a path. */
+/** What comes of it for callers, the worst first. */
+export const consequences = ['lost', 'wrongPlace', 'waits', 'misled', 'unheard', 'office'] as const;
+export type Consequence = (typeof consequences)[number];
+
+/** Where a finding is. */
 export type FindingPlace =
   | { readonly type: 'sheet'; readonly sheetId: SheetId }
-  | { readonly type: 'path'; readonly slot: Slot; readonly stepIndex: number | null };
+  | { readonly type: 'path'; readonly slot: Slot; readonly stepIndex: number | null }
+  | { readonly type: 'line' }
+  /** The line's hours, or one of their special dates. */
+  | { readonly type: 'hours'; readonly specialId: SpecialDateId | null }
+  | { readonly type: 'row'; readonly id: PersonId | GroupId | QueueId | BoxId | GreetingId };
+
+/** What a sentence about a finding needs to know besides its place. */
+export type Facts = Readonly<Record<string, string | number>>;
 
 /** Something that a rule found, and the edit that would mend it, where there is one. */
 export interface Found {
   readonly at: FindingPlace;
+  readonly facts?: Facts;
   readonly fix?: Edit;
 }
 
@@ -38,5 +79,25 @@ export interface Found {
 export interface Rule<Name extends string = string> {
   readonly name: Name;
   readonly grade: Grade;
+  readonly consequence: Consequence;
   find(subject: ProofSubject): readonly Found[];
 }
+
+/** A text that tells places apart. */
+export function placeKey(at: FindingPlace): string {
+  switch (at.type) {
+    case 'sheet':
+      return at.sheetId;
+    case 'path':
+      return `${slotKey(at.slot)}${at.stepIndex === null ? '' : ` step ${at.stepIndex}`}`;
+    case 'line':
+      return 'line';
+    case 'hours':
+      return at.specialId ?? 'hours';
+    case 'row':
+      return at.id;
+  }
+}
+
+/** A place as a whole path. */
+export const atSlot = (slot: Slot): FindingPlace => ({ type: 'path', slot, stepIndex: null });

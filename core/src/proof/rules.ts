@@ -1,17 +1,62 @@
+import { boxUnheard } from './rules/boxUnheard';
+import { businessInWords } from './rules/businessInWords';
 import { circle } from './rules/circle';
+import { closedOffice } from './rules/closedOffice';
+import { dateInWords } from './rules/dateInWords';
+import { deepMenu } from './rules/deepMenu';
+import { extensionInWords } from './rules/extensionInWords';
+import { hoursInWords } from './rules/hoursInWords';
 import { keyIsFirstDigit } from './rules/keyIsFirstDigit';
-import { longWait, noWayOut } from './rules/longWait';
-import { nobodyThere } from './rules/nobodyThere';
+import { keySaidNotMapped } from './rules/keySaidNotMapped';
+import { keySaidOtherwise } from './rules/keySaidOtherwise';
+import { keypadCollision } from './rules/keypadCollision';
+import { keypadUnfindable } from './rules/keypadUnfindable';
+import { lineAway } from './rules/lineAway';
+import { lineCircle } from './rules/lineCircle';
+import { lineNoNumber } from './rules/lineNoNumber';
+import { lineNoZone } from './rules/lineNoZone';
+import { lineNotOnAir } from './rules/lineNotOnAir';
+import { lineOutOfService } from './rules/lineOutOfService';
+import { longReadOut } from './rules/longReadOut';
+import { longWait } from './rules/longWait';
+import { manyOptions } from './rules/manyOptions';
+import { mappedNotSaid } from './rules/mappedNotSaid';
+import { nameInWords } from './rules/nameInWords';
+import { noEmergencyAddress } from './rules/noEmergencyAddress';
 import { noFallback } from './rules/noFallback';
+import { noHolidays } from './rules/noHolidays';
+import { noWayBack } from './rules/noWayBack';
+import { noWayOut } from './rules/noWayOut';
+import { noWayToPerson } from './rules/noWayToPerson';
 import { noWords } from './rules/noWords';
-import { notANumber, outOfService, ownNumber } from './rules/outsideNumber';
+import { nobodyThere } from './rules/nobodyThere';
+import { nobodyWorking } from './rules/nobodyWorking';
+import { notANumber } from './rules/notANumber';
+import { outOfService } from './rules/outOfService';
+import { ownNumber } from './rules/ownNumber';
 import { ownVoicemail } from './rules/ownVoicemail';
 import { pathEmpty } from './rules/pathEmpty';
 import { pathInItself } from './rules/pathInItself';
 import { pathStops } from './rules/pathStops';
+import { priceInWords } from './rules/priceInWords';
+import { pricesDiffer } from './rules/pricesDiffer';
+import { queuePaused } from './rules/queuePaused';
+import { recordingOutOfStep } from './rules/recordingOutOfStep';
+import { recordingPoor } from './rules/recordingPoor';
+import { recordingSilent } from './rules/recordingSilent';
 import { recordsUntold } from './rules/recordsUntold';
+import { repeatsForEver } from './rules/repeatsForEver';
 import { ringsForEver } from './rules/ringsForEver';
+import { ruleUnused } from './rules/ruleUnused';
+import { saidInOtherOrder } from './rules/saidInOtherOrder';
+import { searchEmpty } from './rules/searchEmpty';
+import { specialWordsOld } from './rules/specialWordsOld';
+import { specialsOverlap } from './rules/specialsOverlap';
+import { tellNowhere } from './rules/tellNowhere';
 import { toDeleted } from './rules/toDeleted';
+import { unreached } from './rules/unreached';
+import { wrongLanguage } from './rules/wrongLanguage';
+import { zeroUnused } from './rules/zeroUnused';
 
 /** Every rule, in the order its findings are listed: what loses a caller first. */
 export const rules = [
@@ -21,17 +66,59 @@ export const rules = [
   nobodyThere,
   noFallback,
   noWords,
+  recordingSilent,
   circle,
   pathInItself,
+  lineCircle,
+  lineNoNumber,
+  lineNoZone,
   notANumber,
   ownNumber,
+  lineOutOfService,
+  lineAway,
+  nobodyWorking,
+  noWayToPerson,
+  searchEmpty,
   outOfService,
-  ringsForEver,
+  lineNotOnAir,
   ownVoicemail,
+  closedOffice,
+  ringsForEver,
+  repeatsForEver,
   keyIsFirstDigit,
   longWait,
   noWayOut,
+  recordingOutOfStep,
+  recordingPoor,
+  keySaidNotMapped,
+  keySaidOtherwise,
+  hoursInWords,
+  dateInWords,
+  specialWordsOld,
+  nameInWords,
+  extensionInWords,
+  businessInWords,
+  pricesDiffer,
+  wrongLanguage,
   recordsUntold,
+  boxUnheard,
+  tellNowhere,
+  ruleUnused,
+  unreached,
+  mappedNotSaid,
+  saidInOtherOrder,
+  zeroUnused,
+  noWayBack,
+  manyOptions,
+  deepMenu,
+  longReadOut,
+  keypadCollision,
+  keypadUnfindable,
+  queuePaused,
+  specialsOverlap,
+  noHolidays,
+  priceInWords,
+  noEmergencyAddress,
 ] as const;
 
 export type RuleName = (typeof rules)[number]['name'];

@@ -1,18 +1,18 @@
 import type { CallScript } from '../call';
 import { proof, type Finding, type ProofSubject } from '../proof';
 
-/** What the proof finds in the attendant of the line that a script dials. */
-export function proofOf(script: CallScript, changes: Partial<ProofSubject> = {}): readonly Finding[] {
+/** Everything the proof reads of the line that a script dials. Nothing is recorded, nobody has left. */
+export function subjectOf(script: CallScript, changes: Partial<ProofSubject> = {}): ProofSubject {
   const line = script.lines.find(({ id }) => id === script.lineId);
   if (!line) throw new Error('The script has no such line');
-  const { attendant, hours, number } = line;
-  const { people, groups, queues, boxes, contacts, callerLists, greetings, lines } = script;
-  const today = '2026-11-23';
-  return proof({
-    attendant,
-    number,
-    today,
-    hours,
+  const { people, groups, queues, boxes, contacts, callerLists, greetings } = script;
+  const always = { serviceFrom: null, serviceUntil: null };
+  return {
+    attendant: line.attendant,
+    line: { ...line, ...always, hoursId: line.hours.id, emergencyAddress: '1 Cannery Road, Larkspur Cove' },
+    today: '2026-11-23',
+    hours: line.hours,
+    allHours: script.hours,
     people,
     groups,
     queues,
@@ -20,7 +20,14 @@ export function proofOf(script: CallScript, changes: Partial<ProofSubject> = {})
     contacts,
     callerLists,
     greetings,
-    lines,
+    takes: [],
+    leavers: [],
+    lines: script.lines.map(({ id, name, number, attendant }) => ({ id, name, number, ...always, onAir: attendant })),
     ...changes,
-  });
+  };
+}
+
+/** What the proof finds in the attendant of the line that a script dials. */
+export function proofOf(script: CallScript, changes: Partial<ProofSubject> = {}): readonly Finding[] {
+  return proof(subjectOf(script, changes));
 }

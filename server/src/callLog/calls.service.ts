@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CallId } from '@locutor/core/exchange';
+import type { LineId } from '@locutor/core/line';
 import { AudioStore } from '../audio/audioStore';
-import { IsNull, LessThan, Not, Repository, type SelectQueryBuilder } from 'typeorm';
+import { IsNull, LessThan, MoreThanOrEqual, Not, Repository, type SelectQueryBuilder } from 'typeorm';
 import { notFound } from '../problems/problem';
 import { CallEntity } from './call.entity';
 import { CallLog } from './callLog.service';
@@ -51,6 +52,16 @@ export class CallsService {
     const call = await this.log.get(id);
     if (!call) throw notFound('That call');
     return call;
+  }
+
+  /** When the calls of a line began, from a moment on; those at a pretended one left out. */
+  async startedSince(lineId: LineId, fromMs: number): Promise<readonly number[]> {
+    await this.log.write();
+    const rows = await this.calls.find({
+      where: { lineId, pretended: false, startedAt: MoreThanOrEqual(fromMs) },
+      select: { id: true, startedAt: true },
+    });
+    return rows.map(({ startedAt }) => startedAt);
   }
 
   /** Forgets calls that began before a moment, and what was recorded of them. */

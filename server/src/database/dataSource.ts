@@ -9,6 +9,7 @@ import { GroupsAndQueues1700000003000 } from './migrations/1700000003-groupsAndQ
 import { Recordings1700000005000 } from './migrations/1700000005-recordings';
 import { SpecialDates1700000006000 } from './migrations/1700000006-specialDates';
 import { Switches1700000007000 } from './migrations/1700000007-switches';
+import { Airing1700000008000 } from './migrations/1700000008-airing';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -33,6 +34,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       Recordings1700000005000,
       SpecialDates1700000006000,
       Switches1700000007000,
+      Airing1700000008000,
     ],
     migrationsRun: true,
     synchronize: false,

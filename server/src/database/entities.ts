@@ -1,3 +1,8 @@
+import { AiringEntity } from '../versions/airing.entity';
+import { FirstCallEntity } from '../firstCalls/firstCall.entity';
+import { RehearsalEntity } from '../rehearsals/rehearsal.entity';
+import { AcceptedEntity } from '../proof/accepted.entity';
+import { PlannedAiringEntity } from '../airing/plannedAiring.entity';
 import { BoxEntity } from '../boxes/box.entity';
 import { BoxPinEntity } from '../boxes/boxPin.entity';
 import { CallEntity } from '../callLog/call.entity';
@@ -21,6 +26,11 @@ import { TakeEntity } from '../takes/take.entity';
 import { VersionEntity } from '../versions/version.entity';
 
 export const entities = [
+  AiringEntity,
+  FirstCallEntity,
+  RehearsalEntity,
+  AcceptedEntity,
+  PlannedAiringEntity,
   LineEntity,
   HoursEntity,
   DraftEntity,

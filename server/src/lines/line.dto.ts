@@ -1,6 +1,6 @@
 import { longestName } from '@locutor/core/directory';
 import { hoursId, isTimeZone, type HoursId } from '@locutor/core/hours';
-import { lineId, type LineId } from '@locutor/core/line';
+import { lineId, longestAddress, type LineId } from '@locutor/core/line';
 import { dayRule } from '../contacts/contact.dto';
 import { CheckedField, OrNull, PatternField, PhoneNumberField, RevisionField, TextField } from '../problems/fields';
 
@@ -13,6 +13,8 @@ export function TimeZoneField({ optional = false } = {}): PropertyDecorator {
 }
 
 const hoursRule = { pattern: hoursId.pattern, says: 'That is not the id of hours.', optional: true };
+
+const addressRule = { name: 'The emergency address', least: 0, most: longestAddress, optional: true };
 
 export class AddLineDto {
   @TextField({ name: 'The name of the line', most: longestName })
@@ -31,6 +33,16 @@ export class AddLineDto {
   /** Hours shared with others; without them the new line has hours of its own, named after it. */
   @PatternField(hoursRule)
   hoursId?: HoursId;
+
+  /** Where emergency services find whoever calls them from the line. */
+  @TextField(addressRule)
+  emergencyAddress?: string;
+}
+
+/** The line whose number is taken, and which gets this one's. */
+export class ExchangeNumbersDto {
+  @PatternField({ pattern: lineId.pattern, says: 'That is not the id of a line.' })
+  with: LineId;
 }
 
 export class ChangeLineDto {
@@ -56,4 +68,7 @@ export class ChangeLineDto {
   @OrNull()
   @PatternField(dayRule)
   serviceUntil?: string | null;
+
+  @TextField(addressRule)
+  emergencyAddress?: string;
 }

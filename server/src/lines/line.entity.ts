@@ -31,6 +31,10 @@ export class LineEntity implements Line {
   @Column('text', { nullable: true })
   serviceUntil: string | null;
 
+  /** Where emergency services find whoever calls them from the line; empty for none on record. */
+  @Column('text', { default: '' })
+  emergencyAddress: string;
+
   /** The version that callers hear; null while nothing is on air. */
   @Column('text', { nullable: true })
   onAirVersionId: VersionId | null;

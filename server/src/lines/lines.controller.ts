@@ -1,7 +1,7 @@
-import { Body, Controller, Get, Param, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { LineId } from '@locutor/core/line';
-import { AddLineDto, ChangeLineDto } from './line.dto';
+import { AddLineDto, ChangeLineDto, ExchangeNumbersDto } from './line.dto';
 import type { LineEntity } from './line.entity';
 import { LinesService } from './lines.service';
 
@@ -29,5 +29,12 @@ export class LinesController {
   @Patch(':lineId')
   change(@Param('lineId') id: LineId, @Body() body: ChangeLineDto): Promise<LineEntity> {
     return this.lines.change(id, body);
+  }
+
+  /** Lets two lines have each other's number. */
+  @Post(':lineId/exchange-numbers')
+  @HttpCode(200)
+  exchangeNumbers(@Param('lineId') id: LineId, @Body() body: ExchangeNumbersDto): Promise<LineEntity[]> {
+    return this.lines.exchangeNumbers(id, body.with);
   }
 }

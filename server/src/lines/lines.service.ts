@@ -11,7 +11,6 @@ import { conflict, invalid, notFound } from '../problems/problem';
 import { phoneNumberOf } from '../problems/fields';
 import { changeRevision } from '../rows/changeRevision';
 import { newId } from '../rows/newId';
-import type { VersionId } from '../versions/versionId';
 import type { AddLineDto, ChangeLineDto } from './line.dto';
 import { LineEntity } from './line.entity';
 
@@ -34,7 +33,14 @@ export class LinesService {
   }
 
   /** Adds a line with a draft of its own: another line's, or a menu to begin with. */
-  async add({ name, number: typed, timeZone, copyOf, hoursId: shared }: AddLineDto): Promise<LineEntity> {
+  async add({
+    name,
+    number: typed,
+    timeZone,
+    copyOf,
+    hoursId: shared,
+    emergencyAddress,
+  }: AddLineDto): Promise<LineEntity> {
     const number = phoneNumberOf(typed);
     await this.mustBeFree(number);
     const from = copyOf ? await this.get(copyOf) : undefined;
@@ -43,7 +49,8 @@ export class LinesService {
     const id = newId(lineId);
     await this.database.transaction(async (rows) => {
       if (!shared && !from) await rows.insert(HoursEntity, hours as HoursEntity);
-      await rows.insert(LineEntity, { id, name, number, timeZone, hoursId: hours.id });
+      const address = emergencyAddress ?? from?.emergencyAddress ?? '';
+      await rows.insert(LineEntity, { id, name, number, timeZone, hoursId: hours.id, emergencyAddress: address });
       await rows.insert(DraftEntity, { lineId: id, attendant: attendant as never, savedAt: Date.now() });
     });
     return this.get(id);
@@ -61,9 +68,17 @@ export class LinesService {
     return changeRevision(this.lines, { id }, revision, number ? { ...changes, number } : changes, 'The line');
   }
 
-  /** Lets callers hear another version from now on. */
-  async turnTo(id: LineId, onAirVersionId: VersionId): Promise<void> {
-    await this.lines.update({ id }, { onAirVersionId });
+  /** Lets two lines have each other's number, in one step: callers of either number reach the other attendant. */
+  async exchangeNumbers(id: LineId, withId: LineId): Promise<LineEntity[]> {
+    const [one, other] = [await this.get(id), await this.get(withId)];
+    if (one.id === other.id) throw invalid([{ at: 'with', says: 'Choose another line.' }]);
+    await this.database.transaction(async (rows) => {
+      // No two lines may have one number, not even for a moment.
+      await rows.update(LineEntity, { id: one.id }, { number: `moving ${one.id}` });
+      await rows.update(LineEntity, { id: other.id }, { number: one.number, revision: other.revision + 1 });
+      await rows.update(LineEntity, { id: one.id }, { number: other.number, revision: one.revision + 1 });
+    });
+    return this.list();
   }
 
   private async mustBeFree(number: string, except?: LineId): Promise<void> {

@@ -4,6 +4,7 @@ import type { DeskHears, DeskView, HandsetHears } from '@locutor/core/exchange';
 import { messageDefaults, ringDefaults, type Path } from '@locutor/core/line';
 import { LiveClient } from '../testing/liveClient';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
+import { airDraft } from '../testing/airDraft';
 
 jest.setTimeout(60_000);
 
@@ -36,7 +37,7 @@ async function putOnAir(path: Path): Promise<void> {
   const attendant = { ...draft.attendant, answering: { rules: [], otherwise: path } };
   const saved = await server.ask('put', `/api/lines/${lineId}/draft`, { revision: draft.revision, attendant });
   revision = saved.body.revision;
-  const onAir = await server.ask('post', `/api/lines/${lineId}/versions`, { draftRevision: revision });
+  const onAir = await airDraft(server, lineId, revision);
   expect(onAir.status).toBe(201);
   await new Promise((resolve) => setTimeout(resolve, 150));
 }

@@ -1,6 +1,6 @@
 import { longestName } from '@locutor/core/directory';
 import type { Weekday } from '@locutor/core/hours';
-import { starterIds, type StarterId } from '@locutor/core/line';
+import { longestAddress, starterIds, type StarterId } from '@locutor/core/line';
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
@@ -39,6 +39,10 @@ export class StartDto {
   /** Not after `opensMin`: then of the next day. */
   @WholeField({ name: 'The closing time, in minutes after midnight,', least: 0, most: 1440 })
   closesMin: number;
+
+  /** Where emergency services find whoever calls them from the line. */
+  @TextField({ name: 'The emergency address', least: 0, most: longestAddress, optional: true })
+  emergencyAddress?: string;
 
   /** The kind of business; without it a key for each person. */
   @ChoiceField({ of: starterIds, says: `The kind of business is one of ${starterIds.join(', ')}.`, optional: true })

@@ -33,15 +33,17 @@ export class StartService {
     }
     const hours = hoursFrom(facts);
     const people: Person[] = facts.people.map((person) => ({ ...personDefaults, ...person, id: newId(personId) }));
-    const box: Box = { ...boxDefaults, id: newId(boxId), name: 'Office' };
+    // Whoever is named first hears the messages, until somebody else is to.
+    const box: Box = { ...boxDefaults, id: newId(boxId), name: 'Office', ownerId: people[0]?.id ?? null };
     const id = newId(lineId);
     await this.database.transaction(async (rows) => {
       await rows.insert(HoursEntity, hours as HoursEntity);
       // One by one: after inserting several at once TypeORM may give them each other's ids.
       for (const person of people) await rows.insert(PersonEntity, { ...person } as PersonEntity);
       await rows.insert(BoxEntity, box as BoxEntity);
-      const { name, timeZone } = facts;
-      await rows.insert(LineEntity, { id, name, timeZone, number: number.value, hoursId: hours.id });
+      const { name, timeZone, emergencyAddress = '' } = facts;
+      const line = { id, name, timeZone, number: number.value, hoursId: hours.id, emergencyAddress };
+      await rows.insert(LineEntity, line);
       const attendant = starters[facts.starter ?? 'people'].make({
         businessName: name,
         people,

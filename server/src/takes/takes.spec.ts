@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { joinPcm, levelDb, readWav, writeG711Wav, writeMuLawWav, writeWav, type Pcm } from '@locutor/core/audio';
 import request from 'supertest';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
+import { airDraft } from '../testing/airDraft';
 
 let server: TestServer;
 let ask: TestServer['ask'];
@@ -227,7 +228,7 @@ describe('a recording that is kept', () => {
     const otherwise = [say, { type: 'hangUp', words: '' }];
     const attendant = { ...draft.attendant, answering: { rules: [], otherwise } };
     const { body: saved } = await ask('put', draftPath, { revision: draft.revision, attendant });
-    const put = await ask('post', `/api/lines/${line.id}/versions`, { draftRevision: saved.revision });
+    const put = await airDraft(server, line.id, saved.revision);
     expect(put).toMatchObject({ status: 201 });
     const heard = async (of: string) => (await ask('get', `/api/lines/${line.id}/script?of=${of}`)).body.takes;
     expect(await heard('onAir')).toContainEqual({

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { CallScript, LineScript } from '@locutor/core/call';
-import { takesUsed, type Greeting, type LineId, type RecordedTake } from '@locutor/core/line';
+import { takesUsed, type Attendant, type Greeting, type LineId, type RecordedTake } from '@locutor/core/line';
 import { BoxesService } from '../boxes/boxes.service';
 import { CallerListsService } from '../callerLists/callerLists.service';
 import { ContactsService } from '../contacts/contacts.service';
@@ -42,9 +42,9 @@ export class ScriptsService {
 
   /**
    * The script of a line, with its draft or what is on air. Other lines, to which it may hand over, are as callers
-   * find them: on air, or, where nothing is yet, their draft.
+   * find them: on air, or, where nothing is yet, their draft. Another attendant can be given in place of the draft.
    */
-  async of(lineId: LineId, which: Which): Promise<CallScript> {
+  async of(lineId: LineId, which: Which, given?: Attendant): Promise<CallScript> {
     const line = await this.lines.get(lineId);
     if (which === 'onAir' && !line.onAirVersionId) throw conflict(`Nothing is on air on ${line.name} yet.`);
     const lines = await this.lines.list();
@@ -52,7 +52,10 @@ export class ScriptsService {
     const kept: RecordedTake[] = [];
     const scripts: LineScript[] = [];
     for (const each of lines) {
-      const { attendant, greetings, takes } = await this.attendantOf(each, each.id === lineId ? which : 'onAir');
+      const { attendant, greetings, takes } =
+        given && each.id === lineId
+          ? { attendant: given, greetings: [], takes: [] }
+          : await this.attendantOf(each, each.id === lineId ? which : 'onAir');
       spoken.push(...greetings);
       kept.push(...takes);
       const { id, name, number, timeZone } = each;

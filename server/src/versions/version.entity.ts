@@ -1,6 +1,8 @@
 import type { Greeting, LineId, RecordedTake } from '@locutor/core/line';
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import { LineEntity } from '../lines/line.entity';
+import type { FirstCall } from '@locutor/core/firstCalls';
+import type { KeptDirectory } from './keptDirectory';
 import type { VersionId } from './versionId';
 
 /** What was put on air: a copy that nothing changes afterwards. */
@@ -30,6 +32,14 @@ export class VersionEntity {
   /** The recordings that it is heard from, as they were. */
   @Column('simple-json')
   takes: RecordedTake[];
+
+  /** What it referred to, as it was; null for versions of earlier releases. */
+  @Column('simple-json', { nullable: true })
+  directory: KeptDirectory | null;
+
+  /** The checklist made from it. */
+  @Column('simple-json', { default: '[]' })
+  firstCalls: FirstCall[];
 
   /** The draft's revision that it was made from. */
   @Column('integer')

@@ -1,41 +1,43 @@
-import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
+import { Controller, Get, Param, Res } from '@nestjs/common';
+import { ApiProduces, ApiTags } from '@nestjs/swagger';
 import type { LineId } from '@locutor/core/line';
-import { RevisionField } from '../problems/fields';
+import type { Response } from 'express';
+import { AudioStore } from '../audio/audioStore';
+import { LinesService } from '../lines/lines.service';
+import { exportVersion } from './exportVersion';
 import type { VersionId } from './versionId';
 import { VersionsService, type Version, type WholeVersion } from './versions.service';
-
-export class PutOnAirDto {
-  /** The revision of the draft that was looked at. */
-  @RevisionField()
-  draftRevision: number;
-}
 
 @ApiTags('Versions')
 @Controller('api/lines/:lineId/versions')
 export class VersionsController {
-  constructor(private readonly versions: VersionsService) {}
+  constructor(
+    private readonly versions: VersionsService,
+    private readonly lines: LinesService,
+    private readonly audio: AudioStore,
+  ) {}
 
   @Get()
   list(@Param('lineId') lineId: LineId): Promise<Version[]> {
     return this.versions.list(lineId);
   }
 
+  /** A version as it was, with what it said and whom it referred to. */
   @Get(':versionId')
   get(@Param('lineId') lineId: LineId, @Param('versionId') id: VersionId): Promise<WholeVersion> {
     return this.versions.get(lineId, id);
   }
 
-  /** Puts the draft on air as a new version; refused with its faults when it has any. */
-  @Post()
-  putOnAir(@Param('lineId') lineId: LineId, @Body() { draftRevision }: PutOnAirDto): Promise<Version> {
-    return this.versions.putOnAir(lineId, draftRevision);
-  }
-
-  /** Puts an earlier version back on air. */
-  @Post(':versionId/put-back')
-  @HttpCode(200)
-  putBack(@Param('lineId') lineId: LineId, @Param('versionId') id: VersionId): Promise<Version> {
-    return this.versions.putBack(lineId, id);
+  /** A version with its recordings, as a zip of JSON and WAV files. */
+  @Get(':versionId/export')
+  @ApiProduces('application/zip')
+  async export(
+    @Param('lineId') lineId: LineId,
+    @Param('versionId') id: VersionId,
+    @Res() response: Response,
+  ): Promise<void> {
+    const version = await this.versions.get(lineId, id);
+    const zip = await exportVersion(await this.lines.get(lineId), version, this.audio);
+    response.attachment(`version ${version.number}.zip`).type('application/zip').send(Buffer.from(zip));
   }
 }

@@ -1,7 +1,10 @@
 import type { CallScript, Outcome, TranscriptEntry } from '@locutor/core/call';
 import type { CallId } from '@locutor/core/exchange';
 import type { Box, BoxId, CallerList, Contact, Group, Person, PersonId, Queue } from '@locutor/core/directory';
+import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
+import type { Rehearsal } from '@locutor/core/rehearsals';
+import type { QuietHours } from '@locutor/core/traffic';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
 import useSWR from 'swr';
@@ -26,17 +29,67 @@ export interface Draft extends Revised {
   readonly attendant: Attendant;
 }
 
+/** One time at which a version went on air. */
+export interface Airing {
+  readonly at: number;
+  readonly by: string;
+  readonly note: string;
+  readonly how: 'now' | 'planned' | 'putBack';
+}
+
 export interface Version {
   readonly id: string;
   readonly number: number;
   readonly onAirAt: number;
   readonly onAir: boolean;
+  /** The last one first. */
+  readonly airings: readonly Airing[];
 }
 
 export interface WholeVersion extends Version {
   readonly attendant: Attendant;
   readonly greetings: readonly Greeting[];
   readonly takes: readonly RecordedTake[];
+  /** What it referred to, as it was; null for versions of earlier releases. */
+  readonly directory:
+    | (Pick<
+        CallScript,
+        'people' | 'groups' | 'queues' | 'boxes' | 'contacts' | 'callerLists' | 'hours' | 'holdMusic'
+      > & {
+        readonly names: Names;
+        readonly lineHours: Hours;
+      })
+    | null;
+}
+
+/** Somebody's yes to a caution, or a tip that was silenced. */
+export interface AcceptedFinding {
+  readonly key: string;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: number;
+}
+
+export type KeptRehearsal = Rehearsal & Revised;
+
+/** What is to go on air later. */
+export interface Planned extends Revised {
+  readonly at: number;
+  readonly by: string;
+  readonly note: string;
+  readonly madeAt: number;
+  readonly draftRevision: number;
+  readonly problem: string | null;
+}
+
+/** A line of a version's checklist, and how it went. */
+export interface TickedFirstCall extends FirstCall {
+  readonly tick: {
+    readonly state: FirstCallState;
+    readonly note: string;
+    readonly by: string;
+    readonly at: number;
+  } | null;
 }
 
 export interface Message {
@@ -116,6 +169,22 @@ export function useServerScripts(): CallScript['lines'] {
   return useSWR<CallScript>(first ? `/api/lines/${first.id}/script?of=onAir` : null, api).data?.lines ?? none;
 }
 export const useVersions = (lineId: LineId) => useSWR<readonly Version[]>(`/api/lines/${lineId}/versions`, api);
+export const useVersion = (lineId: LineId, id: string | null | undefined): WholeVersion | undefined =>
+  useSWR<WholeVersion>(id ? `/api/lines/${lineId}/versions/${id}` : null, api).data;
+export const useAccepted = (lineId: LineId): readonly AcceptedFinding[] =>
+  useSWR<readonly AcceptedFinding[]>(`/api/lines/${lineId}/proof/accepted`, api).data ?? none;
+/** Names of people who have left. */
+export const useLeavers = (): readonly string[] => useSWR<readonly string[]>('/api/leavers', api).data ?? none;
+export const useRehearsals = (lineId: LineId) =>
+  useSWR<readonly KeptRehearsal[]>(`/api/lines/${lineId}/rehearsals`, api);
+export const usePlanned = (lineId: LineId): Planned | null =>
+  useSWR<{ readonly planned: Planned | null }>(`/api/lines/${lineId}/planned`, api, { refreshInterval: 5000 }).data
+    ?.planned ?? null;
+export const useQuietHours = (lineId: LineId) => useSWR<QuietHours>(`/api/lines/${lineId}/quietest`, api).data;
+export const useFirstCalls = (lineId: LineId, versionId: string | null | undefined) =>
+  useSWR<readonly TickedFirstCall[]>(versionId ? `/api/lines/${lineId}/versions/${versionId}/first-calls` : null, api, {
+    refreshInterval: 5000,
+  });
 export const useDeletedMessages = (wanted: boolean) =>
   useSWR<readonly Message[]>(wanted ? '/api/messages?deleted=true' : null, api);
 export const useOutbox = () => useSWR<readonly OutboxItem[]>('/api/outbox', api, { refreshInterval: 5000 });
@@ -130,7 +199,7 @@ export const useCalls = (wanted: CallsWanted) =>
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api, { refreshInterval: 5000 });
 
 export function useOnAir({ id, onAirVersionId }: KeptLine): WholeVersion | undefined {
-  return useSWR<WholeVersion>(onAirVersionId ? `/api/lines/${id}/versions/${onAirVersionId}` : null, api).data;
+  return useVersion(id, onAirVersionId);
 }
 
 export function usePeople(): readonly KeptPerson[] {

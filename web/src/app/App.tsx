@@ -20,6 +20,12 @@ const Messages = lazy(() => import('../screens/messages/Messages'));
 const Traffic = lazy(() => import('../screens/traffic/Traffic'));
 const Settings = lazy(() => import('../screens/settings/Settings'));
 const OnAir = lazy(() => import('../screens/onAir/OnAir'));
+const Proof = lazy(() => import('../screens/proof/Proof'));
+const Rehearsals = lazy(() => import('../screens/rehearsals/Rehearsals'));
+const Paths = lazy(() => import('../screens/paths/Paths'));
+const Versions = lazy(() => import('../screens/versions/Versions'));
+const OneVersion = lazy(() => import('../screens/versions/OneVersion'));
+const FirstCalls = lazy(() => import('../screens/firstCalls/FirstCalls'));
 const HandsetPage = lazy(() => import('../live/HandsetPage'));
 const DeskPage = lazy(() => import('../live/DeskPage'));
 const Start = lazy(() => import('../screens/start/Start'));
@@ -58,7 +64,13 @@ export function App() {
               <Route path="messages/:part?" element={<Messages />} />
               <Route path="traffic/:callId?" element={<Traffic />} />
               <Route path="settings" element={<Settings />} />
+              <Route path="proof" element={<Proof />} />
+              <Route path="rehearsals" element={<Rehearsals />} />
+              <Route path="rehearsals/paths" element={<Paths />} />
               <Route path="on-air" element={<OnAir />} />
+              <Route path="versions" element={<Versions />} />
+              <Route path="versions/:versionId" element={<OneVersion />} />
+              <Route path="first-calls/:versionId?" element={<FirstCalls />} />
               <Route path="*" element={<Navigate to="/today" replace />} />
             </Route>
           </Routes>

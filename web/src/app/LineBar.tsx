@@ -6,7 +6,7 @@ import { useTheme } from 'next-themes';
 import { Link } from 'react-router';
 import { useLines, useOnAir } from '../api/resources';
 import { useDraft, useDraftTools } from '../draft/DraftProvider';
-import { useFindings } from '../draft/useFindings';
+import { useOpenFindings } from '../draft/useFindings';
 import { useAirDifferences } from '../draft/useAirDifferences';
 import { Lamp } from '../parts/Lamp';
 import { showWhen } from '../parts/time';
@@ -142,24 +142,28 @@ function SaveMark() {
 }
 
 function ProofButton() {
-  const findings = useFindings();
+  const findings = useOpenFindings();
   const faults = faultsIn(findings).length;
-  const cautions = findings.length - faults;
+  const cautions = findings.filter(({ grade }) => grade === 'caution').length;
+  const tips = findings.length - faults - cautions;
   return (
     <Button asChild size="sm" variant="ghost">
-      <Link to="/on-air#proof">
+      <Link to="/proof">
         Proof{' '}
         <Box as="span" fontFamily="mono" color={faults > 0 ? 'ink' : 'quiet'}>
-          {proofWords(faults, cautions)}
+          {proofWords(faults, cautions, tips)}
         </Box>
       </Link>
     </Button>
   );
 }
 
-function proofWords(faults: number, cautions: number): string {
-  if (faults > 0) return `${faults} ${faults === 1 ? 'fault' : 'faults'}`;
-  return cautions === 0 ? 'clean' : `${cautions} ${cautions === 1 ? 'caution' : 'cautions'}`;
+/** How much is still to be looked at, the gravest of it. */
+function proofWords(faults: number, cautions: number, tips: number): string {
+  const count = (of: number, word: string): string => `${of} ${of === 1 ? word : `${word}s`}`;
+  if (faults > 0) return count(faults, 'fault');
+  if (cautions > 0) return count(cautions, 'caution');
+  return tips > 0 ? count(tips, 'tip') : 'clean';
 }
 
 function HandsetButton() {

@@ -8,7 +8,7 @@ import { screens } from './Navigation';
 
 const listed = [
   ['h', 'Open or close the handset'],
-  ['g, then t s p h g d m', 'Go to Today, Script, Time map, Hours, Greetings, Directory, Messages'],
+  ['g, then t s p h g d l m', 'Go to Today, Script, Time map, Hours, Greetings, Directory, Rehearsals, Messages'],
   ['/', 'Find anything'],
   ['1 … 9 * 0 #', 'On a sheet: go to that key. In a call: press it'],
   ['Alt+↑, Alt+↓', 'In a step: move it. In a key’s row: read it out earlier or later'],

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
-import { anonymousCaller, readPhoneNumber, type Tell } from '@locutor/core/directory';
+import type { Tell } from '@locutor/core/directory';
 import { isKey } from '@locutor/core/line';
 import { Phone, PhoneOff, X } from 'lucide-react';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
@@ -14,19 +14,21 @@ import { answeringPartOf } from '../draft/answeringPart';
 import { isTyping } from '../parts/isTyping';
 import { useNow } from '../parts/useNow';
 import { CallerField } from './CallerField';
+import { callerOf } from './callerOf';
 import { CallDriver } from './callDriver';
 import { callMoments, momentMs } from './callMoments';
 import { Captions } from './Captions';
 import { CallStatus } from './CallStatus';
 import { SpokenWords } from './SpokenWords';
 import { nothingKept, useCallScript } from './useCallScript';
+import { KeepCall } from './KeepCall';
 import { Keypad } from './Keypad';
 
-type Which = 'draft' | 'onAir';
+type Which = 'draft' | 'onAir' | 'version';
 
 /** The simulated phone of a caller: calls the draft or what is on air, at any pretended moment. */
 export function Handset() {
-  const { setOpen } = useHandsetDock();
+  const { setOpen, version } = useHandsetDock();
   const [driver, setDriver] = useState<CallDriver | null>(null);
   const [phone, setPhone] = useState<'handset' | 'desk'>('handset');
   return (
@@ -55,7 +57,11 @@ export function Handset() {
       </Flex>
       {phone === 'desk' && <DeskDock />}
       <Flex direction="column" flex="1" minH="0" display={phone === 'handset' ? 'flex' : 'none'}>
-        {driver ? <Call driver={driver} onAgain={() => setDriver(null)} /> : <Dialling onDial={setDriver} />}
+        {driver ? (
+          <Call driver={driver} onAgain={() => setDriver(null)} />
+        ) : (
+          <Dialling key={version?.id} onDial={setDriver} />
+        )}
       </Flex>
     </Flex>
   );
@@ -80,11 +86,14 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   const attendant = useAttendantPart(answeringPartOf);
   const onAir = useOnAir(line);
   const callScript = useCallScript();
-  const [which, setWhich] = useState<Which>('draft');
+  const { version } = useHandsetDock();
+  const [wanted, setWhich] = useState<Which>(version ? 'version' : 'draft');
+  const which = wanted === 'version' && !version ? 'draft' : wanted;
+  const kept = which === 'version' ? version : which === 'onAir' ? onAir : undefined;
   const [reading, setReading] = useState<string | null>(null);
   const [callerNumber, setCallerNumber] = useState('+1 207 555 0178');
   const now = useNow(30_000);
-  const called = which === 'onAir' && onAir ? onAir.attendant : attendant;
+  const called = kept?.attendant ?? attendant;
   const moments = useMemo(
     () => callMoments(called, hours, line.timeZone, names, now, switched),
     [called, hours, line.timeZone, names, now, switched],
@@ -92,14 +101,16 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
 
   const dial = (): void => {
     // What was typed a moment ago is called too.
-    const called = which === 'onAir' && onAir ? onAir.attendant : store.getSnapshot().history.present;
-    const script = callScript.make(called, which === 'onAir' && onAir ? onAir : nothingKept);
+    const called = kept?.attendant ?? store.getSnapshot().history.present;
+    // What is on air goes by the directory as it is now; an earlier version is called as it was.
+    const keptThen = kept && (which === 'onAir' ? { greetings: kept.greetings, takes: kept.takes } : kept);
+    const script = callScript.make(called, keptThen ?? nothingKept);
     const caller = callerOf(callerNumber);
     const driver = new CallDriver({
       script,
       startsAtMs: momentMs(reading, line.timeZone, Date.now()),
       callerNumber: caller,
-      leaveMessage: (boxId, audio, tell) => leaveMessage(boxId, audio, tell, caller, which === 'draft'),
+      leaveMessage: (boxId, audio, tell) => leaveMessage(boxId, audio, tell, caller, which !== 'onAir'),
     });
     onDial(driver);
     driver.dial();
@@ -115,6 +126,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
           choices={[
             { value: 'draft', label: 'the draft' },
             ...(onAir ? [{ value: 'onAir', label: 'what is on air' }] : []),
+            ...(version ? [{ value: 'version', label: `version ${version.number}, as it was` }] : []),
           ]}
           onChange={(value) => setWhich(value as Which)}
         />
@@ -198,6 +210,7 @@ function Call({ driver, onAgain }: { readonly driver: CallDriver; readonly onAga
         <CallStatus driver={driver} view={view} names={names} />
         <Keypad isOff={isOver} onPress={(key) => driver.press(key)} />
         {!isOver && <SpokenWords onSpeak={(words) => driver.speak(words)} />}
+        {isOver && <KeepCall transcript={view.transcript} />}
         {isOver ? (
           <Button mt="2" w="100%" colorPalette="petrol" onClick={onAgain}>
             <Phone size={16} aria-hidden /> Call again
@@ -210,12 +223,6 @@ function Call({ driver, onAgain }: { readonly driver: CallDriver; readonly onAga
       </Box>
     </>
   );
-}
-
-/** The number as lists of callers know it; nothing typed, or a word, is a caller who hides it. */
-function callerOf(typed: string): string {
-  const number = readPhoneNumber(typed);
-  return number.ok ? number.value : anonymousCaller;
 }
 
 async function leaveMessage(

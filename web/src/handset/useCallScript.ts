@@ -5,8 +5,8 @@ import { useAllHours, useDirectory, useServerScript, useSettings, type WholeVers
 import { useTakes } from '../takes/useTakes';
 import { useDraftTools } from '../draft/DraftProvider';
 
-/** Greetings and recordings as they were when a version was put on air. */
-type Kept = Pick<WholeVersion, 'greetings' | 'takes'>;
+/** Greetings and recordings as they were when a version was put on air; with the directory, all as it was then. */
+type Kept = Pick<WholeVersion, 'greetings' | 'takes'> & Partial<Pick<WholeVersion, 'directory'>>;
 export const nothingKept: Kept = { greetings: [], takes: [] };
 
 export interface CallScriptMaker {
@@ -30,11 +30,20 @@ export function useCallScript(): CallScriptMaker {
   const make = useCallback<CallScriptMaker['make']>(
     (attendant, kept) => {
       const { people, groups, queues, boxes, contacts, callerLists, greetings } = directory;
+      const then = kept.directory;
       const others = (lines ?? []).filter(({ id }) => id !== line.id);
       return {
         lineId: line.id,
         lines: [
-          { id: line.id, name: line.name, number: line.number, timeZone: line.timeZone, hours, attendant, switched },
+          {
+            id: line.id,
+            name: line.name,
+            number: line.number,
+            timeZone: line.timeZone,
+            hours: then?.lineHours ?? hours,
+            attendant,
+            switched: then ? null : switched,
+          },
           ...others,
         ],
         people,
@@ -43,13 +52,28 @@ export function useCallScript(): CallScriptMaker {
         boxes,
         contacts,
         callerLists,
-        greetings: [...greetings, ...kept.greetings],
+        greetings: then ? kept.greetings : [...greetings, ...kept.greetings],
         takes: [...takes, ...kept.takes],
         holdMusic,
         hours: allHours ?? [],
+        ...(then && directoryOf(then)),
       };
     },
     [line, hours, switched, directory, allHours, lines, takes, holdMusic],
   );
   return { make, isLoading };
+}
+
+/** Without what only the version itself needs. */
+function directoryOf({
+  people,
+  groups,
+  queues,
+  boxes,
+  contacts,
+  callerLists,
+  hours,
+  holdMusic,
+}: NonNullable<WholeVersion['directory']>): Partial<CallScript> {
+  return { people, groups, queues, boxes, contacts, callerLists, hours, holdMusic };
 }

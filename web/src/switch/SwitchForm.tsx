@@ -4,7 +4,6 @@ import { sentencesOf } from '@locutor/core/speech';
 import type { Attendant } from '@locutor/core/line';
 import { useMemo, useState, type FormEvent } from 'react';
 import { wordsOf } from '../api/client';
-import { usePeople } from '../api/resources';
 import { useDraftTools } from '../draft/DraftProvider';
 import { InlineSelect } from '../parts/InlineSelect';
 import { Listen } from '../parts/Listen';
@@ -12,7 +11,9 @@ import { tellDone } from '../parts/notices';
 import { showWhen } from '../parts/time';
 import { useSpokenFacts } from '../speech/useSpokenFacts';
 import { endWords, switchVerb, switchedTo } from './switchWords';
-import { rememberWho, useSwitchDoors, whoIsIt, type KeptSwitch } from './useSwitch';
+import { rememberWho, whoIsIt } from '../parts/who';
+import { WhoField } from '../parts/WhoField';
+import { useSwitchDoors, type KeptSwitch } from './useSwitch';
 
 interface Props {
   readonly attendant: Attendant;
@@ -122,23 +123,9 @@ export function SwitchForm({ attendant, now, to: first, from, onClose }: Props) 
           />
           {words.trim() !== '' && <Listen sentences={sentences} label="Hear it" />}
         </Flex>
-        <Flex mt="3" gap="2" align="center" wrap="wrap">
-          <Text asChild color="quiet">
-            <label htmlFor="switch-by">By</label>
-          </Text>
-          <Input
-            id="switch-by"
-            size="sm"
-            w="220px"
-            bg="paper"
-            list="switch-people"
-            value={by}
-            maxLength={switchLimits.by}
-            onFocus={(event) => event.currentTarget.select()}
-            onChange={(event) => setBy(event.currentTarget.value)}
-          />
-          <People />
-        </Flex>
+        <Box mt="3">
+          <WhoField value={by} onChange={setBy} />
+        </Box>
         {problem && (
           <Text role="alert" mt="2" fontWeight="500">
             {problem}
@@ -191,16 +178,5 @@ function EndChoice({
       </Flex>
       {children}
     </Flex>
-  );
-}
-
-function People() {
-  const people = usePeople();
-  return (
-    <datalist id="switch-people">
-      {people.map(({ id, name }) => (
-        <option key={id} value={name} />
-      ))}
-    </datalist>
   );
 }

@@ -8,7 +8,8 @@ import { tellDone, tellProblem } from '../parts/notices';
 import { showWhen } from '../parts/time';
 import { SwitchForm } from './SwitchForm';
 import { switchedTo } from './switchWords';
-import { useSwitchDoors, useSwitchState, whoIsIt, type KeptSwitch } from './useSwitch';
+import { whoIsIt } from '../parts/who';
+import { useSwitchDoors, useSwitchState, type KeptSwitch } from './useSwitch';
 
 interface Props {
   /** What callers hear: that is what the switch leads them about in. */

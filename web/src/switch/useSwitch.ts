@@ -60,10 +60,3 @@ export function useSwitchDoors(line: Pick<Line, 'id'>) {
   );
   return { set, end };
 }
-
-const byPlace = 'locutor.by';
-export const nobodyNamed = 'Somebody in the office';
-
-/** Who uses this browser, as last said here. */
-export const whoIsIt = (): string => localStorage.getItem(byPlace) ?? nobodyNamed;
-export const rememberWho = (by: string): void => localStorage.setItem(byPlace, by);

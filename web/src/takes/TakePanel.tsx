@@ -12,7 +12,7 @@ import { PhoneRecorder } from './PhoneRecorder';
 import { Recorder } from './Recorder';
 import { TakeEditor } from './TakeEditor';
 import { TakeList } from './TakeList';
-import { bringTake, TakeProblem, type Work } from './upload';
+import { asksLaw, bringTake, type Work } from './upload';
 import { takesPath, useTakes, type KeptTake } from './useTakes';
 
 interface Props {
@@ -188,7 +188,7 @@ function useBringing(of: Of, onTake: (take: KeptTake) => Promise<void>) {
         await bring();
       } catch (error) {
         if (error instanceof DOMException && error.name === 'AbortError') break;
-        if (error instanceof TakeProblem && error.asksLaw) return;
+        if (asksLaw(error)) return;
         refused.push(wordsOf(error));
       }
     }
@@ -199,9 +199,9 @@ function useBringing(of: Of, onTake: (take: KeptTake) => Promise<void>) {
     try {
       await one(file, file.name, 'file');
     } catch (error) {
-      if (error instanceof TakeProblem && error.asksLaw) {
+      if (asksLaw(error)) {
         setAsked(file);
-        setState({ type: 'law', says: error.detail });
+        setState({ type: 'law', says: wordsOf(error) });
       }
       throw error;
     }

@@ -1,5 +1,6 @@
 import type { PolishStage } from '@locutor/core/audio';
-import { bringTake, polishTake, TakeProblem, type Bringing } from './upload';
+import { StagesProblem } from '../api/stages';
+import { asksLaw, bringTake, polishTake, type Bringing } from './upload';
 
 const bringing: Bringing = {
   file: new Blob(['sound']),
@@ -50,8 +51,9 @@ describe('bringing a recording', () => {
     const problem = { status: 422, detail: 'Which law?', type: '/problems/sound-whichLaw' };
     answers([`${JSON.stringify({ problem })}\n`]);
     const error: unknown = await bringTake(bringing, () => undefined).done.catch((thrown: unknown) => thrown);
-    expect(error).toBeInstanceOf(TakeProblem);
-    expect(error).toMatchObject({ message: 'Which law?', asksLaw: true });
+    expect(error).toBeInstanceOf(StagesProblem);
+    expect(error).toMatchObject({ message: 'Which law?' });
+    expect(asksLaw(error)).toBe(true);
     answers(['{"detail":"The name of the file is too long."}'], 422);
     await expect(bringTake(bringing, () => undefined).done).rejects.toThrow('The name of the file is too long.');
   });

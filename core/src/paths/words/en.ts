@@ -1,6 +1,9 @@
 import { showPhoneNumber } from '../../directory';
 import { findSheet, type Attendant, type Names } from '../../line';
 import { unreachable } from '../../result';
+import type { PathDifference } from '../everyPath';
+import type { StaffDoes } from '../findWays';
+import type { MomentKind } from '../momentKinds';
 import type { RingTarget, Stretch, Turn, Way, WayEnd } from '../way';
 
 /** The choice with which a way begins: "2 Repairs", "no key", "wrong keys". */
@@ -20,6 +23,44 @@ export function describeTurns(way: Way, ways: readonly Way[]): string {
   const before = parent ? describeTurns(parent, ways) : '';
   return before && own ? `${before}, then ${own}` : own || before;
 }
+
+/** The caller's choices by their keys: "2, then 1"; "nothing" where none is made. */
+export function describeChoices(turns: readonly Turn[]): string {
+  const said = turns.map((turn) => (turn.type === 'key' ? turn.key : describeTurn(turn, noSheets)));
+  return said.length === 0 ? 'nothing' : said.join(', then ');
+}
+
+/** A kind of moment by the name of what answers then. */
+export function describeMoment({ slot, specialId, callerListId }: MomentKind, names: Names): string {
+  if (callerListId) return `${names[callerListId] ?? 'Deleted list'}, at any hour`;
+  if (specialId) return names[specialId] ?? 'Special date';
+  switch (slot.type) {
+    case 'period':
+      return names[slot.periodId] ?? 'Deleted period';
+    case 'special':
+      return 'Special dates';
+    case 'switch':
+      return 'While the switch is on';
+    default:
+      return 'All other times';
+  }
+}
+
+export const staffWords: Readonly<Record<StaffDoes, string>> = {
+  answers: 'somebody answers',
+  noAnswer: 'nobody answers',
+  busy: 'all are busy',
+};
+
+export const differenceWords: Readonly<Record<PathDifference, string>> = {
+  new: 'new',
+  gone: 'gone',
+  ends: 'ends elsewhere',
+  noPerson: 'reaches nobody any more',
+  person: 'reaches somebody now',
+  slower: 'slower',
+  faster: 'faster',
+};
 
 const noSheets = { sheets: [] } as unknown as Attendant;
 
@@ -53,6 +94,8 @@ function describeTarget(target: RingTarget, names: Names): string {
       return names[target.groupId] ?? 'a deleted group';
     case 'outside':
       return (target.contactId && names[target.contactId]) || showPhoneNumber(target.number);
+    case 'queue':
+      return names[target.queueId] ?? 'a deleted queue';
     case 'anybody':
       return 'whoever is asked for';
     default:
@@ -71,6 +114,8 @@ export function describeEnd(end: WayEnd, attendant: Attendant, names: Names): st
       return 'message';
     case 'hungUp':
       return 'hangs up';
+    case 'talks':
+      return `talks to ${describeTarget(end.target, names)}`;
     case 'handedOver':
       return `handed over to ${describeTarget(end.target, names)}`;
     case 'line':

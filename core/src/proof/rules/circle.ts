@@ -1,15 +1,19 @@
-import { findNamedPath, type Attendant, type NamedPathId, type Path, type SheetId } from '../../line';
-import type { Rule } from '../rule';
+import type { Attendant, Edit, SheetId } from '../../line';
+import { pathFix } from '../mend';
+import type { ProofSubject, Rule } from '../rule';
+import { sheetWithoutKey } from '../withoutKey';
 
 /** Sheets that lead to one another without a key between them, and without anybody being rung on the way. */
 export const circle: Rule<'circle'> = {
   name: 'circle',
   grade: 'fault',
-  find: ({ attendant }) => {
+  consequence: 'lost',
+  find: (subject) => {
+    const { attendant } = subject;
     const next = new Map(attendant.sheets.map((sheet) => [sheet.id, nextWithoutKey(attendant, sheet.id)]));
     return attendant.sheets
       .filter(({ id }) => comesBack(next, id))
-      .map(({ id }) => ({ at: { type: 'sheet', sheetId: id } }));
+      .map(({ id }) => ({ at: { type: 'sheet', sheetId: id }, ...fixFor(subject, id) }));
   },
 };
 
@@ -26,23 +30,11 @@ function comesBack(next: ReadonlyMap<SheetId, SheetId | undefined>, from: SheetI
 function nextWithoutKey(attendant: Attendant, sheetId: SheetId): SheetId | undefined {
   const sheet = attendant.sheets.find(({ id }) => id === sheetId);
   if (!sheet) return undefined;
-  return firstSheet(attendant, sheet.type === 'menu' ? sheet.silencePath : sheet.afterPath, sheetId, []);
+  return sheetWithoutKey(attendant, sheet.type === 'menu' ? sheet.silencePath : sheet.afterPath, sheetId);
 }
 
-function firstSheet(
-  attendant: Attendant,
-  path: Path,
-  here: SheetId,
-  following: readonly NamedPathId[],
-): SheetId | undefined {
-  for (const step of path) {
-    if (step.type === 'goTo') return step.sheetId;
-    if (step.type === 'sayAgain') return here;
-    if (step.type === 'say' || step.type === 'record') continue;
-    if (step.type !== 'followPath' || following.includes(step.pathId)) return undefined;
-    const steps = findNamedPath(attendant, step.pathId)?.steps ?? [];
-    const found = firstSheet(attendant, steps, here, [...following, step.pathId]);
-    if (found) return found;
-  }
-  return undefined;
+function fixFor(subject: ProofSubject, sheetId: SheetId): { readonly fix?: Edit } {
+  const sheet = subject.attendant.sheets.find(({ id }) => id === sheetId);
+  if (!sheet) return {};
+  return pathFix(subject, { type: sheet.type === 'menu' ? 'silence' : 'after', sheetId }, []);
 }

@@ -5,6 +5,7 @@ import type { Found, Rule } from '../rule';
 export const keyIsFirstDigit: Rule<'keyIsFirstDigit'> = {
   name: 'keyIsFirstDigit',
   grade: 'caution',
+  consequence: 'waits',
   find: ({ attendant, people, groups, queues }) =>
     attendant.sheets.flatMap((sheet): Found[] => {
       if (sheet.type !== 'menu' || !sheet.extensions) return [];

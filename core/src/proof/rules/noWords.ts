@@ -1,15 +1,20 @@
 import { optionsSaid } from '../../speech';
 import type { Sheet } from '../../line';
-import type { Rule } from '../rule';
+import type { Found, Rule } from '../rule';
 
-/** A sheet that says nothing: the caller would hear silence. */
+/** A sheet that says nothing, or a greeting of the library without words: the caller would hear silence. */
 export const noWords: Rule<'noWords'> = {
   name: 'noWords',
   grade: 'fault',
-  find: ({ attendant }) =>
-    attendant.sheets
+  consequence: 'lost',
+  find: ({ attendant, greetings }) => [
+    ...attendant.sheets
       .filter((sheet) => !saysSomething(sheet))
-      .map((sheet) => ({ at: { type: 'sheet', sheetId: sheet.id } })),
+      .map((sheet): Found => ({ at: { type: 'sheet', sheetId: sheet.id } })),
+    ...greetings
+      .filter(({ words, take }) => !take && !hasWords(words))
+      .map(({ id }): Found => ({ at: { type: 'row', id } })),
+  ],
 };
 
 function saysSomething(sheet: Sheet): boolean {

@@ -1,3 +1,4 @@
+import { withoutStep } from '../mend';
 import type { Rule } from '../rule';
 import { stepsWhere } from '../steps';
 
@@ -5,6 +6,7 @@ import { stepsWhere } from '../steps';
 export const nobodyThere: Rule<'nobodyThere'> = {
   name: 'nobodyThere',
   grade: 'fault',
+  consequence: 'lost',
   find: (subject) => {
     const empty = [...subject.groups, ...subject.queues].filter(({ members }) => members.length === 0);
     const ids = new Set<string>(empty.map(({ id }) => id));
@@ -12,6 +14,7 @@ export const nobodyThere: Rule<'nobodyThere'> = {
       subject,
       (step) =>
         (step.type === 'ringGroup' && ids.has(step.groupId)) || (step.type === 'waitInQueue' && ids.has(step.queueId)),
+      ({ slot, stepIndex }) => withoutStep(subject, slot, stepIndex),
     );
   },
 };

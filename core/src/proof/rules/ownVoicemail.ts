@@ -1,5 +1,6 @@
 import type { Person } from '../../directory';
 import { ownVoicemailSeconds, type Step } from '../../line';
+import { withStep } from '../mend';
 import type { Rule } from '../rule';
 import { stepsWhere } from '../steps';
 
@@ -7,15 +8,24 @@ import { stepsWhere } from '../steps';
 export const ownVoicemail: Rule<'ownVoicemail'> = {
   name: 'ownVoicemail',
   grade: 'caution',
-  find: (subject) => stepsWhere(subject, (step) => ringsOutsideMs(step, subject.people) >= ownVoicemailSeconds),
+  consequence: 'wrongPlace',
+  find: (subject) =>
+    stepsWhere(
+      subject,
+      (step) => ringsOutsideSeconds(step, subject.people) >= ownVoicemailSeconds,
+      ({ step, slot, stepIndex }) =>
+        step.type === 'ringOutside' && step.seconds !== null
+          ? withStep(subject, slot, stepIndex, { ...step, accept: true })
+          : {},
+    ),
 };
 
-/** The longest that an outside phone rings in a step without being asked to accept, in s. */
-function ringsOutsideMs(step: Step, people: readonly Person[]): number {
-  if (step.type === 'ringOutside') return step.accept ? 0 : (step.seconds ?? Infinity);
-  if (step.type !== 'ring') return 0;
+/** The longest that an outside phone rings in a step without being asked to accept, in s. Without limit has a rule of its own. */
+function ringsOutsideSeconds(step: Step, people: readonly Person[]): number {
+  if (step.type === 'ringOutside') return step.accept ? 0 : (step.seconds ?? 0);
+  if (step.type !== 'ring' || step.seconds === null) return 0;
   const phones = people.find(({ id }) => id === step.personId)?.phones ?? [];
-  let left = step.seconds ?? Infinity;
+  let left: number = step.seconds;
   let longest = 0;
   phones.forEach((phone, index) => {
     const rings = index === phones.length - 1 ? left : Math.min(left, phone.seconds);

@@ -1,4 +1,5 @@
-import { pathEnds, pathsOf, sheetOfSlot, type Path, type Slot } from '../../line';
+import { pathEnds, placedPaths } from '../../line';
+import { endingIn, pathFix } from '../mend';
 import type { Rule } from '../rule';
 
 /**
@@ -8,14 +9,13 @@ import type { Rule } from '../rule';
 export const pathStops: Rule<'pathStops'> = {
   name: 'pathStops',
   grade: 'fault',
-  find: ({ attendant }) =>
-    pathsOf(attendant)
+  consequence: 'lost',
+  find: (subject) =>
+    [...placedPaths(subject.attendant).values()]
       .filter(({ slot, path }) => slot.type !== 'named' && slot.type !== 'queue' && path.length > 0)
-      .filter(({ slot, path }) => !pathEnds(attendant, endingIn(slot, path)))
-      .map(({ slot, path }) => ({ at: { type: 'path', slot, stepIndex: path.length - 1 } })),
+      .filter(({ slot, path }) => !pathEnds(subject.attendant, endingIn(slot, path)))
+      .map(({ slot, path }) => ({
+        at: { type: 'path', slot, stepIndex: path.length - 1 },
+        ...pathFix(subject, slot, path),
+      })),
 };
-
-/** Outside of sheets there is nothing to say again and nowhere to go back to: such steps do not end a path there. */
-function endingIn(slot: Slot, path: Path): Path {
-  return sheetOfSlot(slot) ? path : path.filter(({ type }) => type !== 'back' && type !== 'sayAgain');
-}

@@ -1,3 +1,4 @@
+import { withStep } from '../mend';
 import type { Rule } from '../rule';
 import { stepsWhere } from '../steps';
 
@@ -5,5 +6,12 @@ import { stepsWhere } from '../steps';
 export const recordsUntold: Rule<'recordsUntold'> = {
   name: 'recordsUntold',
   grade: 'caution',
-  find: (subject) => stepsWhere(subject, (step) => step.type === 'record' && step.on && !step.tells),
+  consequence: 'misled',
+  find: (subject) =>
+    stepsWhere(
+      subject,
+      (step) => step.type === 'record' && step.on && !step.tells,
+      ({ step, slot, stepIndex }) =>
+        step.type === 'record' ? withStep(subject, slot, stepIndex, { ...step, tells: true }) : {},
+    ),
 };

@@ -1,3 +1,5 @@
+import { defaultRingSeconds } from '../../line';
+import { withStep } from '../mend';
 import type { Rule } from '../rule';
 import { stepsWhere } from '../steps';
 
@@ -5,6 +7,14 @@ import { stepsWhere } from '../steps';
 export const ringsForEver: Rule<'ringsForEver'> = {
   name: 'ringsForEver',
   grade: 'caution',
+  consequence: 'waits',
   find: (subject) =>
-    stepsWhere(subject, (step) => (step.type === 'ring' || step.type === 'ringOutside') && step.seconds === null),
+    stepsWhere(
+      subject,
+      (step) => (step.type === 'ring' || step.type === 'ringOutside') && step.seconds === null,
+      ({ step, slot, stepIndex }) =>
+        step.type === 'ring' || step.type === 'ringOutside'
+          ? withStep(subject, slot, stepIndex, { ...step, seconds: defaultRingSeconds })
+          : {},
+    ),
 };

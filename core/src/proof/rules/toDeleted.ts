@@ -1,20 +1,49 @@
-import { pathsOf, refersTo } from '../../line';
-import type { Found, Rule } from '../rule';
-import { stepsWhere } from '../steps';
+import { placedPaths, refersTo, type Edit, type Step } from '../../line';
+import { withoutStep, withStep } from '../mend';
+import { atSlot, type Found, type ProofSubject, type Rule } from '../rule';
+import { stepsWhere, type PlacedStep } from '../steps';
+import { remember } from '../remember';
 
 /** A step to something that is no longer there, or an answer for a list of callers that was deleted. */
 export const toDeleted: Rule<'toDeleted'> = {
   name: 'toDeleted',
   grade: 'fault',
+  consequence: 'lost',
   find: (subject) => {
-    const { attendant, people, groups, queues, boxes, contacts, greetings, lines, callerLists } = subject;
-    const there = [people, groups, queues, boxes, contacts, greetings, lines, attendant.sheets, attendant.paths].flat();
-    const known = new Set<string>(there.map(({ id }) => id));
-    const rules = pathsOf(attendant).flatMap(({ slot }): Found[] =>
-      slot.type === 'callers' && !callerLists.some(({ id }) => id === slot.callerListId)
-        ? [{ at: { type: 'path', slot, stepIndex: null } }]
+    const isThere = knownIn(subject);
+    const rules = [...placedPaths(subject.attendant).values()].flatMap(({ slot }): Found[] =>
+      slot.type === 'callers' && !isThere(slot.callerListId)
+        ? [{ at: atSlot(slot), fix: { type: 'removeRule', rule: slot } }]
         : [],
     );
-    return [...rules, ...stepsWhere(subject, (step) => refersTo(step).some((id) => !known.has(id)))];
+    const isFound = (step: Step): boolean => refersTo(step).some((id) => !isThere(id));
+    return [...rules, ...stepsWhere(subject, isFound, (placed) => fixFor(subject, placed, isFound))];
   },
 };
+
+function knownIn(subject: ProofSubject): (id: string) => boolean {
+  const { people, groups, queues, boxes, contacts, greetings, lines, callerLists, allHours, attendant } = subject;
+  const known = idsOf(people, groups, queues, boxes, contacts, greetings, lines, callerLists, allHours);
+  const own = new Set<string>([...attendant.sheets, ...attendant.paths].map(({ id }) => id));
+  return (id) => known.has(id) || own.has(id);
+}
+
+const idsOf = remember(
+  (...lists: readonly (readonly { readonly id: string }[])[]): ReadonlySet<string> =>
+    new Set(lists.flatMap((list) => list.map(({ id }) => id))),
+);
+
+/** Where only what is heard while it rings is gone, the ringback tone takes its place; other steps are taken out. */
+function fixFor(
+  subject: ProofSubject,
+  { step, slot, stepIndex }: PlacedStep,
+  isFound: (step: Step) => boolean,
+): { readonly fix?: Edit } {
+  if ('hear' in step && !isFound({ ...step, hear: { type: 'ringback' } })) {
+    return withStep(subject, slot, stepIndex, { ...step, hear: { type: 'ringback' } });
+  }
+  if (step.type === 'takeMessage' && step.tell && !isFound({ ...step, tell: null })) {
+    return withStep(subject, slot, stepIndex, { ...step, tell: null });
+  }
+  return withoutStep(subject, slot, stepIndex);
+}

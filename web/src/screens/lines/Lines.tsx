@@ -1,6 +1,7 @@
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Input, Menu, Portal, Text } from '@chakra-ui/react';
 import { longestName, showPhoneNumber } from '@locutor/core/directory';
-import { Plus } from 'lucide-react';
+import { longestAddress } from '@locutor/core/line';
+import { ArrowLeftRight, Plus } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
@@ -9,6 +10,7 @@ import { baseOf } from '../../app/lineAt';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { Lamp } from '../../parts/Lamp';
+import { tellDone, tellProblem } from '../../parts/notices';
 import { RowSavingNote } from '../../parts/RowSavingNote';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { useRowDraft } from '../../parts/useRowDraft';
@@ -44,6 +46,7 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
   const { line } = useDraftTools();
   const { data: hours = [] } = useAllHours();
   const { row, change, ...saving } = useRowDraft(list, kept);
+  const others = lines.filter(({ id }) => id !== kept.id);
   const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
   return (
     <Box as="li" borderTopWidth="1px" borderColor="hairline" py="3" aria-label={kept.name}>
@@ -92,8 +95,55 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
           onChange={(serviceUntil) => change({ serviceUntil })}
         />
       </Flex>
+      <Flex align="center" gap="2" mt="1" wrap="wrap" fontSize="13px">
+        Emergency services find it at
+        <Box flex="1 1 260px" maxW="420px">
+          <CellField
+            label={`Emergency address of the line ${kept.name}`}
+            value={row.emergencyAddress}
+            most={longestAddress}
+            onChange={(emergencyAddress) => change({ emergencyAddress })}
+          />
+        </Box>
+        {others.length > 0 && <ExchangeNumbers line={kept} others={others} />}
+      </Flex>
       {isRefused && <RowSavingNote {...saving} />}
     </Box>
+  );
+}
+
+/** Gives a line the number of another one, which gets its own: callers of each reach the other attendant. */
+function ExchangeNumbers({ line, others }: { readonly line: KeptLine; readonly others: readonly KeptLine[] }) {
+  const { mutate } = useSWRConfig();
+  const exchange = async (other: KeptLine): Promise<void> => {
+    try {
+      const path = `${list}/${line.id}/exchange-numbers`;
+      await mutate(list, await api(path, { method: 'POST', body: { with: other.id } }), { revalidate: false });
+      tellDone(`${line.name} and ${other.name} have exchanged their numbers.`, () => void exchange(other));
+    } catch (error) {
+      tellProblem(wordsOf(error));
+    }
+  };
+  return (
+    <Menu.Root>
+      <Menu.Trigger asChild>
+        <Button size="xs" variant="ghost" ml="auto">
+          <ArrowLeftRight size={13} aria-hidden /> Exchange numbers
+        </Button>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content>
+            {others.map((other) => (
+              <Menu.Item key={other.id} value={other.id} onSelect={() => void exchange(other)}>
+                with {other.name}
+                <Menu.ItemCommand fontFamily="mono">{showPhoneNumber(other.number)}</Menu.ItemCommand>
+              </Menu.Item>
+            ))}
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
   );
 }
 

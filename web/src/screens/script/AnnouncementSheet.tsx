@@ -7,7 +7,8 @@ import { PathSentence } from '../../path/PathSentence';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { SpokenField } from '../../parts/SpokenField';
 import { ReadOutLength } from './ReadOutLength';
-import { SheetFindings } from './SheetFindings';
+import { findingSheet } from './findingSheet';
+import { Noted, WithNotes } from './MarginNotes';
 import { SheetName } from './SheetName';
 import { SheetVoice } from './SheetVoice';
 
@@ -17,26 +18,31 @@ export function AnnouncementSheet({ announcement }: { readonly announcement: Ann
   const facts = useSpokenFacts();
   const sentences = sheetSentences(announcement, attendant.voice, facts);
   return (
-    <Box px="6" pb="10" maxW="760px">
-      <SheetName sheet={announcement}>
-        <ReadOutLength sentences={sentences} />
-        <Listen sentences={sentences} />
-      </SheetName>
-      <SheetFindings of={id} />
-      <Box mt="3">
-        <SpokenField
-          label="The caller hears"
-          value={words}
-          voice={announcement.voice ?? attendant.voice}
-          placeholder="Type what is said, for example when the fuel dock is open."
-          onChange={(next) => edit({ type: 'setWords', sheetId: id, part: 'words', words: next })}
-        />
+    <WithNotes>
+      <Box px="6" pb="10" maxW="1020px">
+        <SheetName sheet={announcement}>
+          <ReadOutLength sentences={sentences} />
+          <Listen sentences={sentences} />
+        </SheetName>
+        <Noted isHere={(finding) => findingSheet(finding) === id && finding.at.type === 'sheet'}>
+          <Box mt="3">
+            <SpokenField
+              label="The caller hears"
+              value={words}
+              voice={announcement.voice ?? attendant.voice}
+              placeholder="Type what is said, for example when the fuel dock is open."
+              onChange={(next) => edit({ type: 'setWords', sheetId: id, part: 'words', words: next })}
+            />
+          </Box>
+          <SheetVoice id={id} name={announcement.name} voice={announcement.voice} />
+        </Noted>
+        <Noted isHere={(finding) => findingSheet(finding) === id && finding.at.type === 'path'}>
+          <Heading as="h2" fontSize="14px" fontWeight="600" mt="5">
+            Then
+          </Heading>
+          <PathSentence slot={{ type: 'after', sheetId: id }} path={afterPath} of="what follows" />
+        </Noted>
       </Box>
-      <SheetVoice id={id} name={announcement.name} voice={announcement.voice} />
-      <Heading as="h2" fontSize="14px" fontWeight="600" mt="5">
-        Then
-      </Heading>
-      <PathSentence slot={{ type: 'after', sheetId: id }} path={afterPath} of="what follows" />
-    </Box>
+    </WithNotes>
   );
 }

@@ -39,14 +39,12 @@ export const KeyRow = memo(function KeyRow(props: Props) {
   const move = (toIndex: number) => edit({ type: 'reorderKey', sheetId, key, toIndex });
   return (
     <Flex
-      as="li"
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), opacity: isDragging ? 0.5 : undefined }}
       gap="2"
       py="2"
       borderTopWidth="1px"
       borderColor="hairline"
-      aria-label={`Key ${key}`}
       onKeyDown={(event) => {
         // In a step the same keys move the step; it has taken them before they come here.
         if (!event.altKey || event.defaultPrevented) return;

@@ -8,6 +8,7 @@ import {
   type VoiceId,
   type WordsPart,
 } from '@locutor/core/line';
+import type { Finding } from '@locutor/core/proof';
 import { sheetSentences } from '@locutor/core/speech';
 import { Plus } from 'lucide-react';
 import { memo, useEffect, type ReactNode } from 'react';
@@ -23,10 +24,11 @@ import { SpokenField } from '../../parts/SpokenField';
 import { goToKey } from './goToKey';
 import { KeyRow } from './KeyRow';
 import { MenuAdvice } from './MenuAdvice';
+import { isAtSlot } from './findingSheet';
+import { Noted, WithNotes } from './MarginNotes';
 import { MenuExtras } from './MenuExtras';
 import { nextFreeKey } from './nextFreeKey';
 import { ReadOutLength } from './ReadOutLength';
-import { SheetFindings } from './SheetFindings';
 import { SheetName } from './SheetName';
 import { SheetVoice } from './SheetVoice';
 import { useAddKey } from './useAddKey';
@@ -44,62 +46,79 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
   const facts = useSpokenFacts();
   const sentences = sheetSentences(menu, voice, facts);
   const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
+  const isOnSheet = ({ at }: Finding): boolean => at.type === 'sheet' && at.sheetId === menu.id;
   return (
-    <Box px="6" pb="10" maxW="760px">
-      <SheetName sheet={menu}>
-        <ReadOutLength sentences={sentences} />
-        <Listen sentences={sentences} />
-      </SheetName>
-      <SheetVoice id={menu.id} name={menu.name} voice={menu.voice} />
-      <SheetFindings of={menu.id} />
-      <MenuAdvice menu={menu} voice={voice} sentences={sentences} />
-      <Box mt="3">
-        <SpokenField
-          label="Opening words"
-          value={menu.openingWords}
-          voice={menu.voice ?? voice}
-          withOptions
-          placeholder="Thank you for calling …"
-          onChange={setWords('openingWords')}
-        />
+    <WithNotes>
+      <Box px="6" pb="10" maxW="1020px">
+        <SheetName sheet={menu}>
+          <ReadOutLength sentences={sentences} />
+          <Listen sentences={sentences} />
+        </SheetName>
+        <SheetVoice id={menu.id} name={menu.name} voice={menu.voice} />
+        <Noted isHere={isOnSheet}>
+          <MenuAdvice menu={menu} voice={voice} sentences={sentences} />
+          <Box mt="3">
+            <SpokenField
+              label="Opening words"
+              value={menu.openingWords}
+              voice={menu.voice ?? voice}
+              withOptions
+              placeholder="Thank you for calling …"
+              onChange={setWords('openingWords')}
+            />
+          </Box>
+        </Noted>
+        <Box as="ol" listStyleType="none" mt="1" aria-label="Keys, in the order they are read out">
+          {menu.options.map((option, index) => (
+            <Noted
+              key={option.key}
+              as="li"
+              label={`Key ${option.key}`}
+              isHere={(finding) => isAtSlot(finding, { type: 'key', sheetId: menu.id, key: option.key })}
+            >
+              <KeyRow
+                sheetId={menu.id}
+                option={option}
+                index={index}
+                count={menu.options.length}
+                free={free}
+                voice={menu.voice ?? voice}
+              />
+            </Noted>
+          ))}
+        </Box>
+        {free ? (
+          <Button size="sm" variant="ghost" colorPalette="petrol" ml="-2" mt="1" onClick={() => addKey(free)}>
+            <Plus size={14} aria-hidden /> Add key {free}
+          </Button>
+        ) : (
+          <Text mt="1" fontSize="13px" color="quiet">
+            All twelve keys are used. For more choices, let a key go to a further menu.
+          </Text>
+        )}
+        <Noted isHere={nothing}>
+          <Box mt="2">
+            <SpokenField
+              label="Closing words"
+              value={menu.closingWords}
+              voice={menu.voice ?? voice}
+              withOptions
+              placeholder="Or stay on the line …"
+              onChange={setWords('closingWords')}
+            />
+          </Box>
+        </Noted>
+        <Fallbacks menu={menu} />
+        <Noted isHere={nothing}>
+          <MenuExtras sheetId={menu.id} extensions={menu.extensions} speech={menu.speech} options={menu.options} />
+        </Noted>
       </Box>
-      <Box as="ol" listStyleType="none" mt="1" aria-label="Keys, in the order they are read out">
-        {menu.options.map((option, index) => (
-          <KeyRow
-            key={option.key}
-            sheetId={menu.id}
-            option={option}
-            index={index}
-            count={menu.options.length}
-            free={free}
-            voice={menu.voice ?? voice}
-          />
-        ))}
-      </Box>
-      {free ? (
-        <Button size="sm" variant="ghost" colorPalette="petrol" ml="-2" mt="1" onClick={() => addKey(free)}>
-          <Plus size={14} aria-hidden /> Add key {free}
-        </Button>
-      ) : (
-        <Text mt="1" fontSize="13px" color="quiet">
-          All twelve keys are used. For more choices, let a key go to a further menu.
-        </Text>
-      )}
-      <Box mt="2">
-        <SpokenField
-          label="Closing words"
-          value={menu.closingWords}
-          voice={menu.voice ?? voice}
-          withOptions
-          placeholder="Or stay on the line …"
-          onChange={setWords('closingWords')}
-        />
-      </Box>
-      <Fallbacks menu={menu} />
-      <MenuExtras sheetId={menu.id} extensions={menu.extensions} speech={menu.speech} options={menu.options} />
-    </Box>
+    </WithNotes>
   );
 }
+
+/** Parts at which nothing is found keep the width of the others. */
+const nothing = (): boolean => false;
 
 interface FallbackProps {
   readonly menu: Menu;
@@ -117,43 +136,47 @@ const Fallbacks = memo(function Fallbacks({ menu }: FallbackProps) {
   );
   return (
     <>
-      <Fallback title="If nobody presses a key">
-        <Box lineHeight="1.9">
-          Keys count{' '}
-          <InlineSelect
-            label="When keys count"
-            value={menu.keysDuringGreeting ? 'during' : 'after'}
-            choices={[
-              { value: 'during', label: 'while the menu is said' },
-              { value: 'after', label: 'only once the menu was said' },
-            ]}
-            onChange={(value) => set({ keysDuringGreeting: value === 'during' })}
-          />
-          . Wait {count('waitSeconds', 'Seconds to wait for a key')} s for one.
-        </Box>
-        {menu.silentRounds > 1 && (
-          <SpokenField
-            label="After a silent round, before the menu is said again"
-            value={menu.silenceWords}
-            onChange={setWords('silenceWords')}
-          />
-        )}
-        <Box lineHeight="1.9">
-          After {count('silentRounds', 'Silent rounds')} silent {menu.silentRounds === 1 ? 'round' : 'rounds'}:
-        </Box>
-        <PathSentence slot={{ type: 'silence', sheetId: menu.id }} path={menu.silencePath} of="silence" />
-      </Fallback>
-      <Fallback title="If a wrong key is pressed">
-        {menu.wrongKeys > 1 && (
-          <SpokenField
-            label="After a wrong key, before the menu is said again"
-            value={menu.wrongKeyWords}
-            onChange={setWords('wrongKeyWords')}
-          />
-        )}
-        <Box lineHeight="1.9">At wrong key number {count('wrongKeys', 'Wrong keys')}:</Box>
-        <PathSentence slot={{ type: 'wrongKey', sheetId: menu.id }} path={menu.wrongKeyPath} of="wrong keys" />
-      </Fallback>
+      <Noted isHere={(finding) => isAtSlot(finding, { type: 'silence', sheetId: menu.id })}>
+        <Fallback title="If nobody presses a key">
+          <Box lineHeight="1.9">
+            Keys count{' '}
+            <InlineSelect
+              label="When keys count"
+              value={menu.keysDuringGreeting ? 'during' : 'after'}
+              choices={[
+                { value: 'during', label: 'while the menu is said' },
+                { value: 'after', label: 'only once the menu was said' },
+              ]}
+              onChange={(value) => set({ keysDuringGreeting: value === 'during' })}
+            />
+            . Wait {count('waitSeconds', 'Seconds to wait for a key')} s for one.
+          </Box>
+          {menu.silentRounds > 1 && (
+            <SpokenField
+              label="After a silent round, before the menu is said again"
+              value={menu.silenceWords}
+              onChange={setWords('silenceWords')}
+            />
+          )}
+          <Box lineHeight="1.9">
+            After {count('silentRounds', 'Silent rounds')} silent {menu.silentRounds === 1 ? 'round' : 'rounds'}:
+          </Box>
+          <PathSentence slot={{ type: 'silence', sheetId: menu.id }} path={menu.silencePath} of="silence" />
+        </Fallback>
+      </Noted>
+      <Noted isHere={(finding) => isAtSlot(finding, { type: 'wrongKey', sheetId: menu.id })}>
+        <Fallback title="If a wrong key is pressed">
+          {menu.wrongKeys > 1 && (
+            <SpokenField
+              label="After a wrong key, before the menu is said again"
+              value={menu.wrongKeyWords}
+              onChange={setWords('wrongKeyWords')}
+            />
+          )}
+          <Box lineHeight="1.9">At wrong key number {count('wrongKeys', 'Wrong keys')}:</Box>
+          <PathSentence slot={{ type: 'wrongKey', sheetId: menu.id }} path={menu.wrongKeyPath} of="wrong keys" />
+        </Fallback>
+      </Noted>
     </>
   );
 }, isSameFallback);

@@ -8,7 +8,8 @@ import { tellDone } from '../../parts/notices';
 import { PathSentence } from '../../path/PathSentence';
 import { usesInWords } from '../directory/usesInWords';
 import { RemoveDialog } from './RemoveDialog';
-import { SheetFindings } from './SheetFindings';
+import { isAtSlot } from './findingSheet';
+import { Noted, WithNotes } from './MarginNotes';
 import { NameField } from './SheetName';
 
 /** A path with a name of its own: written once here, followed from many places. */
@@ -25,39 +26,42 @@ export function NamedPathSheet({ path }: { readonly path: NamedPath }) {
     void navigate('/script');
   };
   return (
-    <Box px="6" pb="10" maxW="760px">
-      <Flex align="center" gap="2" wrap="wrap">
-        <NameField
-          label="Name of the path"
-          name={path.name}
-          onRename={(name) => edit({ type: 'renameNamedPath', pathId: path.id, name })}
-        />
-        <Text color="quiet" fontSize="13px" mr="auto">
-          Path, to be followed from anywhere
+    <WithNotes>
+      <Box px="6" pb="10" maxW="1020px">
+        <Flex align="center" gap="2" wrap="wrap">
+          <NameField
+            label="Name of the path"
+            name={path.name}
+            onRename={(name) => edit({ type: 'renameNamedPath', pathId: path.id, name })}
+          />
+          <Text color="quiet" fontSize="13px" mr="auto">
+            Path, to be followed from anywhere
+          </Text>
+          <IconButton size="sm" variant="ghost" aria-label={`Remove ${path.name}`} title="Remove" onClick={remove}>
+            <Trash2 size={15} />
+          </IconButton>
+        </Flex>
+        <Noted isHere={(finding) => isAtSlot(finding, { type: 'named', pathId: path.id })}>
+          <Box mt="4">
+            <PathSentence slot={{ type: 'named', pathId: path.id }} path={path.steps} of={path.name} />
+          </Box>
+        </Noted>
+        <Text mt="6" fontSize="13px" color="quiet">
+          {uses.length > 0
+            ? `Followed in ${usesInWords(uses, attendant, names)}.`
+            : 'Followed nowhere yet. In any step choose “follow the path” to use it.'}
         </Text>
-        <IconButton size="sm" variant="ghost" aria-label={`Remove ${path.name}`} title="Remove" onClick={remove}>
-          <Trash2 size={15} />
-        </IconButton>
-      </Flex>
-      <SheetFindings of={path.id} />
-      <Box mt="4">
-        <PathSentence slot={{ type: 'named', pathId: path.id }} path={path.steps} of={path.name} />
+        {isRemoving && (
+          <RemoveDialog
+            id={path.id}
+            name={path.name}
+            others={attendant.paths.filter((each) => each !== path)}
+            removal={removal}
+            onClose={() => setRemoving(false)}
+            onRemoved={() => void navigate('/script')}
+          />
+        )}
       </Box>
-      <Text mt="6" fontSize="13px" color="quiet">
-        {uses.length > 0
-          ? `Followed in ${usesInWords(uses, attendant, names)}.`
-          : 'Followed nowhere yet. In any step choose “follow the path” to use it.'}
-      </Text>
-      {isRemoving && (
-        <RemoveDialog
-          id={path.id}
-          name={path.name}
-          others={attendant.paths.filter((each) => each !== path)}
-          removal={removal}
-          onClose={() => setRemoving(false)}
-          onRemoved={() => void navigate('/script')}
-        />
-      )}
-    </Box>
+    </WithNotes>
   );
 }

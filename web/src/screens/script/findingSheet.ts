@@ -1,16 +1,58 @@
-import { sheetOfSlot, type SheetId } from '@locutor/core/line';
-import type { Finding } from '@locutor/core/proof';
+import { sheetOfSlot, slotKey, type SheetId, type Slot } from '@locutor/core/line';
+import type { Finding, FindingPlace } from '@locutor/core/proof';
 
-/** The sheet on which something was found; undefined for the answering order and for named paths. */
+/** The sheet on which something was found; undefined for what is on none. */
 export function findingSheet({ at }: Finding): SheetId | undefined {
-  return at.type === 'sheet' ? at.sheetId : sheetOfSlot(at.slot);
+  if (at.type === 'sheet') return at.sheetId;
+  return at.type === 'path' ? sheetOfSlot(at.slot) : undefined;
+}
+
+/** Whether something was found in a path, or anywhere in it. */
+export function isAtSlot({ at }: Finding, slot: Slot): boolean {
+  return at.type === 'path' && slotKey(at.slot) === slotKey(slot);
 }
 
 /** The address of the place where something can be mended. */
-export function findingLink(finding: Finding): string {
-  const { at } = finding;
-  if (at.type === 'path' && at.slot.type === 'named') return `/script/${at.slot.pathId}`;
-  const sheetId = findingSheet(finding);
-  const key = at.type === 'path' && at.slot.type === 'key' ? `?key=${encodeURIComponent(at.slot.key)}` : '';
-  return sheetId ? `/script/${sheetId}${key}` : '/hours';
+export function findingLink({ at }: Pick<Finding, 'at'>): string {
+  switch (at.type) {
+    case 'sheet':
+      return `/script/${at.sheetId}`;
+    case 'path':
+      return pathLink(at);
+    case 'line':
+      return '/lines';
+    case 'hours':
+      return '/hours';
+    case 'row':
+      return rowLink(at.id);
+  }
+}
+
+function pathLink({ slot }: Extract<FindingPlace, { type: 'path' }>): string {
+  switch (slot.type) {
+    case 'named':
+      return `/script/${slot.pathId}`;
+    case 'key':
+      return `/script/${slot.sheetId}?key=${encodeURIComponent(slot.key)}`;
+    case 'group':
+      return `/directory/groups/${slot.groupId}`;
+    case 'queue':
+      return `/directory/queues/${slot.queueId}`;
+    default: {
+      const sheetId = sheetOfSlot(slot);
+      return sheetId ? `/script/${sheetId}` : '/hours';
+    }
+  }
+}
+
+const lists: Readonly<Record<string, string>> = {
+  person: '/directory/people',
+  group: '/directory/groups',
+  queue: '/directory/queues',
+  box: '/directory/boxes',
+  greeting: '/greetings',
+};
+
+function rowLink(id: string): string {
+  return `${lists[id.split(':')[0] ?? ''] ?? '/directory'}/${id}`;
 }

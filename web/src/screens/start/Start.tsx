@@ -22,6 +22,7 @@ export default function Start() {
   const [name, setName] = useState('');
   const [number, setNumber] = useState('');
   const [timeZone, setTimeZone] = useState(() => Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const [address, setAddress] = useState('');
   const [openDays, setOpenDays] = useState<readonly Weekday[]>([1, 2, 3, 4, 5]);
   const [opens, setOpens] = useState('8:00');
   const [closes, setCloses] = useState('17:30');
@@ -47,6 +48,7 @@ export default function Start() {
         name,
         number,
         timeZone,
+        emergencyAddress: address,
         openDays,
         opensMin: opensAt.value,
         closesMin: closesAt.value,
@@ -108,7 +110,16 @@ export default function Start() {
         </Sentence>
         <Sentence>
           We are in the time zone{' '}
-          <Blank label="Time zone" value={timeZone} onChange={setTimeZone} width="210px" options={zones} />.
+          <Blank label="Time zone" value={timeZone} onChange={setTimeZone} width="210px" options={zones} />. Emergency
+          services find us at{' '}
+          <Blank
+            label="Emergency address"
+            value={address}
+            onChange={setAddress}
+            width="300px"
+            placeholder="street and place (can wait)"
+          />
+          .
         </Sentence>
         <Sentence>
           We are open on <Days chosen={openDays} onChange={setOpenDays} /> from{' '}
@@ -202,7 +213,7 @@ function Blank({ label, value, width, placeholder, mono = false, options, onChan
         value={value}
         placeholder={placeholder}
         list={listId}
-        maxLength={80}
+        maxLength={200}
         w={width}
         maxW="100%"
         h="9"

@@ -3,12 +3,15 @@ import { describeFinding } from '@locutor/core/proof';
 import { describeOutOfStep } from '@locutor/core/speech';
 import { ChevronRight } from 'lucide-react';
 import { Link } from 'react-router';
-import { useMessages } from '../../api/resources';
+import { useMessages, usePlanned } from '../../api/resources';
 import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
-import { useFaults } from '../../draft/useFindings';
+import { useFaults, useOpenFindings } from '../../draft/useFindings';
+import { showWhen } from '../../parts/time';
 import { useSpokenThings } from '../greetings/spokenThings';
+import { useNow } from '../../parts/useNow';
+import { useBroken } from '../rehearsals/useRuns';
 import { findingLink } from '../script/findingSheet';
 
 interface Need {
@@ -54,8 +57,12 @@ export function NeedsYou() {
 }
 
 function useNeeds(): readonly Need[] {
-  const { attendant, names } = useDraft();
+  const { attendant, names, line } = useDraft();
   const faults = useFaults();
+  const now = useNow(60_000);
+  const open = useOpenFindings();
+  const planned = usePlanned(line.id);
+  const broken = useBroken().filter(({ hasYes }) => !hasYes);
   const differences = useAirDifferences();
   const unheard = useMessages().data?.filter((message) => !message.heard).length ?? 0;
   const things = useSpokenThings();
@@ -64,8 +71,30 @@ function useNeeds(): readonly Need[] {
     const says = unheard === 1 ? 'One message was not heard yet.' : `${unheard} messages were not heard yet.`;
     needs.push({ says, does: 'Listen', to: '/messages' });
   }
+  if (planned?.problem) {
+    needs.push({ says: `What was planned did not go on air. ${planned.problem}`, does: 'See why', to: '/on-air' });
+  } else if (planned) {
+    const when = showWhen(planned.at, line.timeZone, now);
+    needs.push({
+      says: `A new version goes on air at ${when}, planned by ${planned.by}.`,
+      does: 'Look at it',
+      to: '/on-air',
+    });
+  }
   for (const finding of faults.slice(0, mostFaultsListed)) {
     needs.push({ says: describeFinding(finding, attendant, names), does: 'Mend it', to: findingLink(finding) });
+  }
+  for (const { rehearsal } of broken.slice(0, mostFaultsListed)) {
+    needs.push({ says: `The rehearsal “${rehearsal.name}” no longer holds.`, does: 'See where', to: '/rehearsals' });
+  }
+  if (open.some(({ rule }) => rule === 'noHolidays')) {
+    const says = 'No holiday is entered for the next three months.';
+    needs.push({ says, does: 'Enter them', to: '/hours' });
+  }
+  const cautions = open.filter(({ grade }) => grade === 'caution').length;
+  if (cautions > 0) {
+    const says = cautions === 1 ? 'The proof has one caution.' : `The proof has ${cautions} cautions.`;
+    needs.push({ says, does: 'Read them', to: '/proof' });
   }
   for (const { id, name, kind, differences: untrue, byVoice } of things) {
     const [first] = untrue;

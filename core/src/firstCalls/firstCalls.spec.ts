@@ -1,0 +1,34 @@
+import { line, names, noor, openMoment, priya, script } from '../testing/boatyard';
+import { holidayHours, thanksgiving } from '../testing/soundOffice';
+import { firstCalls } from '.';
+
+const office = { ...script, people: [noor, priya], lines: [{ ...line, hours: holidayHours }] };
+const made = firstCalls(office, openMoment, { ...names, [thanksgiving.id]: 'Thanksgiving' });
+
+describe('the checklist of a version', () => {
+  it('begins with ringing the number, and goes through every key', () => {
+    expect(made[0]).toMatchObject({
+      part: 'Open',
+      does: 'Ring +1 207 555 0140.',
+      hears: 'You should hear: “Thank you for calling the boatyard.”',
+      keys: '',
+    });
+    const key1 = made.find(({ part, keys }) => part === 'Open' && keys === '1');
+    expect(key1?.does).toMatch(/press 1\.$/);
+    expect(key1?.hears).toBe(
+      'The phones of Priya Castellanos should ring. If nobody answers, a message for Office is taken.',
+    );
+    expect(made.find(({ does }) => /press nothing\.$/.test(does))?.hears).toMatch(/^The phones of Noor Haldane/);
+  });
+
+  it('goes through closed hours and the special dates of the coming month by the pretended clock', () => {
+    expect(new Set(made.map(({ part }) => part))).toEqual(new Set(['Open', 'All other times', 'Thanksgiving']));
+    const special = made.find(({ part }) => part === 'Thanksgiving');
+    expect(special?.does).toBe('On the handset, pretend it is 2026-11-26 at 10:00. Ring +1 207 555 0140.');
+    expect(special?.hears).toMatch(/We are closed/);
+    const later = firstCalls(office, openMoment + 40 * 86_400_000, names);
+    expect(later.some(({ part }) => part === 'Thanksgiving')).toBe(false);
+  });
+
+  it('tells its lines apart', () => expect(new Set(made.map(({ id }) => id)).size).toBe(made.length));
+});

@@ -1,0 +1,113 @@
+import type { CallScript } from '../call';
+import { clockReading, dayAt, readDate, wallTime } from '../hours';
+import { findSheet, type Attendant, type Names } from '../line';
+import { findWays, momentKinds, describeMoment, type MomentKind, type Turn, type Way } from '../paths';
+import { showPhoneNumber } from '../directory';
+import { spokenFacts } from '../call';
+import { sheetSentences } from '../speech';
+import { endHeard, beginHeard, keysToPress, momentToSet } from './words/en';
+
+/** One line of the checklist that is made from a version: what to do on the real line, and what should be heard. */
+export interface FirstCall {
+  /** Tells lines apart within a version. */
+  readonly id: string;
+  /** What it belongs to, such as "Open" or "Christmas". */
+  readonly part: string;
+  /** By the line's clock, such as `2026-12-24T10:00`, where the clock has to be pretended; null for now. */
+  readonly reading: string | null;
+  /** Keys to press after ringing, in their order; empty for only ringing. */
+  readonly keys: string;
+  /** What to do, as a sentence. */
+  readonly does: string;
+  /** What should be heard or happen, as a sentence. */
+  readonly hears: string;
+}
+
+const mostOfOpening = 40;
+const monthDays = 31;
+
+/**
+ * The checklist of a version that goes on air: ring the number; each key of what answers now; then what answers at each
+ * other kind of moment, and on each special date of the coming month.
+ */
+export function firstCalls(script: CallScript, nowMs: number, names: Names): readonly FirstCall[] {
+  const line = script.lines.find(({ id }) => id === script.lineId);
+  if (!line) return [];
+  const { timeZone, attendant, number } = line;
+  const last = (readDate(dayAt(nowMs, timeZone)) ?? 0) + monthDays;
+  const kinds = momentKinds(script, nowMs).filter(
+    ({ callerListId, specialId, atMs }) =>
+      callerListId === null && (specialId === null || wallTime(timeZone, atMs).day <= last),
+  );
+  const ordered = [...kinds].sort((one, other) => rank(one) - rank(other));
+  return ordered.flatMap((kind, index) => {
+    const part = describeMoment(kind, names);
+    const isFirst = index === 0;
+    const reading = isFirst && kind.atMs - nowMs < 60_000 ? null : clockReading(kind.atMs, timeZone).slice(0, 16);
+    const { ways } = findWays(script, { atMs: kind.atMs, answer: kind.answer, once: true });
+    const listed = ways.filter(
+      (way) =>
+        way.parent === null || ((isFirst || way.turn?.type === 'key') && depthOf(way, ways) <= (isFirst ? 3 : 1)),
+    );
+    return listed.map((way): FirstCall => {
+      const turns = turnsOf(way, ways);
+      const keys = turns.map((turn) => turnText(turn, attendant)).join(', ');
+      const begins = way.parent === null;
+      const where = reading === null ? '' : momentToSet(reading);
+      return {
+        id: [kind.key, ...turns.map((turn) => `${turn.sheetId} ${turn.type === 'key' ? turn.key : turn.type}`)].join(
+          ' | ',
+        ),
+        part,
+        reading,
+        keys: turns.flatMap((turn) => (turn.type === 'key' ? [turn.key] : [])).join(''),
+        does: begins ? `${where}Ring ${showPhoneNumber(number)}.` : `${where}${keysToPress(keys)}`,
+        hears: begins ? beginHeard(openingOf(script, kind, way)) : endHeard(way, attendant, names),
+      };
+    });
+  });
+}
+
+/** What answers in the first period comes first, special dates last. */
+function rank({ slot, specialId }: MomentKind): number {
+  if (specialId) return 2;
+  return slot.type === 'period' ? 0 : 1;
+}
+
+function depthOf(way: Way, ways: readonly Way[]): number {
+  const parent = way.parent === null ? undefined : ways[way.parent];
+  return parent ? depthOf(parent, ways) + 1 : 0;
+}
+
+function turnsOf(way: Way, ways: readonly Way[]): readonly Turn[] {
+  const parent = way.parent === null ? undefined : ways[way.parent];
+  const before = parent ? turnsOf(parent, ways) : [];
+  return way.turn ? [...before, way.turn] : before;
+}
+
+function turnText(turn: Turn, attendant: Attendant): string {
+  if (turn.type === 'key') return turn.key;
+  const menu = findSheet(attendant, turn.sheetId);
+  if (menu?.type !== 'menu') return '';
+  return turn.type === 'silence' ? 'nothing' : `a key without a use, ${menu.wrongKeys} times`;
+}
+
+/** The first words that are heard. */
+function openingOf(script: CallScript, { atMs }: MomentKind, way: Way): string {
+  const line = script.lines.find(({ id }) => id === script.lineId);
+  const said = way.stretches.find((stretch) => stretch.type === 'words');
+  if (said?.type === 'words') return shorten(said.text);
+  if (!line || way.end.type !== 'menu') return '';
+  const sheet = findSheet(line.attendant, way.end.sheetId);
+  const [first] = sheet ? sheetSentences(sheet, line.attendant.voice, spokenFacts(script, line, atMs)) : [];
+  return shorten(first?.text ?? '');
+}
+
+function shorten(words: string): string {
+  const short = words.split(/\s+/).slice(0, mostOfOpening).join(' ');
+  return short.length < words.length ? `${short} …` : short;
+}
+
+/** Whether somebody has gone through a line of the checklist, and how it went. */
+export const firstCallStates = ['right', 'wrong'] as const;
+export type FirstCallState = (typeof firstCallStates)[number];

@@ -1,0 +1,1 @@
+export { firstCallStates, firstCalls, type FirstCall, type FirstCallState } from './firstCalls';

@@ -1,0 +1,39 @@
+import { isTimeZone, readDate, wallInstant, type TimeZone } from '../hours';
+import type { SpokenFacts } from '../speech';
+import { remember } from './remember';
+import type { ProofSubject } from './rule';
+
+/** What live parts say today at noon by the line's clock. */
+export function proofFacts({ line, today, hours, allHours, people, takes }: ProofSubject): SpokenFacts {
+  return factsOf(line, today, hours, allHours, people, takes);
+}
+
+const factsOf = remember(
+  (
+    line: ProofSubject['line'],
+    today: string,
+    hours: ProofSubject['hours'],
+    allHours: ProofSubject['allHours'],
+    people: ProofSubject['people'],
+    takes: ProofSubject['takes'],
+  ): SpokenFacts => {
+    const recorded = new Map(
+      takes.map(({ id, lengthMs, says }) => [id, { id, audioId: '', lengthMs, text: says.words }]),
+    );
+    const named = new Map(people.map((person) => [person.id, person]));
+    return {
+      business: line.name,
+      atMs: wallInstant(zoneOf(line), readDate(today) ?? 0, 12 * 60),
+      zone: zoneOf(line),
+      hours,
+      hoursOf: (id) => allHours.find((each) => each.id === id),
+      personOf: (id) => named.get(id),
+      takeOf: (id) => recorded.get(id),
+    };
+  },
+);
+
+/** The line's zone; where it is none, which has a rule of its own, the others read by a clock that there is. */
+export function zoneOf({ timeZone }: Pick<ProofSubject['line'], 'timeZone'>): TimeZone {
+  return isTimeZone(timeZone) ? timeZone : 'UTC';
+}

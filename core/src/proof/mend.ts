@@ -1,0 +1,51 @@
+import { boxOf, type Box } from '../directory';
+import { messageDefaults, pathAt, pathEnds, sheetOfSlot, type Edit, type Path, type Slot, type Step } from '../line';
+import type { ProofSubject } from './rule';
+
+/** The step of a path that has been found, taken out; the path still ends. */
+export function withoutStep(subject: ProofSubject, slot: Slot, stepIndex: number): { readonly fix?: Edit } {
+  const path = pathAt(subject.attendant, slot) ?? [];
+  return pathFix(
+    subject,
+    slot,
+    path.filter((_, index) => index !== stepIndex),
+  );
+}
+
+/** The step of a path that has been found, changed; the path still ends. */
+export function withStep(subject: ProofSubject, slot: Slot, stepIndex: number, step: Step): { readonly fix?: Edit } {
+  const path = pathAt(subject.attendant, slot) ?? [];
+  return pathFix(
+    subject,
+    slot,
+    path.map((each, index) => (index === stepIndex ? step : each)),
+  );
+}
+
+/** Another path in a place, brought to an end by taking a message where it does not end by itself. */
+export function pathFix(subject: ProofSubject, slot: Slot, path: Path): { readonly fix?: Edit } {
+  const ended = endedPath(subject, slot, path);
+  return ended ? { fix: { type: 'setPath', slot, path: ended } } : {};
+}
+
+function endedPath(subject: ProofSubject, slot: Slot, path: Path): Path | undefined {
+  if (pathEnds(subject.attendant, endingIn(slot, path))) return path;
+  const box = boxFor(subject, path);
+  return box && [...path, { type: 'takeMessage', boxId: box.id, ...messageDefaults }];
+}
+
+/** Outside of sheets there is nothing to say again and nowhere to go back to: such steps do not end a path there. */
+export function endingIn(slot: Slot, path: Path): Path {
+  return sheetOfSlot(slot) ? path : path.filter(({ type }) => type !== 'back' && type !== 'sayAgain');
+}
+
+/** Where those who reach nobody on a path would leave a message: whose box it is, or the one named as the group. */
+function boxFor({ boxes, groups }: ProofSubject, path: Path): Box | undefined {
+  for (const step of [...path].reverse()) {
+    const group = step.type === 'ringGroup' ? groups.find(({ id }) => id === step.groupId)?.name : undefined;
+    const own =
+      step.type === 'ring' ? boxOf(boxes, step.personId) : boxes.find(({ name }) => group && name.startsWith(group));
+    if (own) return own;
+  }
+  return boxes.find(({ ownerId, tell, code }) => ownerId || tell.length > 0 || code) ?? boxes[0];
+}

@@ -1,0 +1,21 @@
+import type { Language } from '../../line';
+
+/** Small words that no other of the languages has. */
+const small: Readonly<Record<Language, ReadonlySet<string>>> = {
+  en: new Set('the and you your for are is to of our we this that with at please thank press'.split(' ')),
+  fr: new Set(
+    'le les des vous nous pour votre notre est et dans du au aux une sur bienvenue veuillez merci'.split(' '),
+  ),
+  es: new Set('el los las usted nosotros para su es y en del una por gracias bienvenido pulse marque'.split(' ')),
+  de: new Set('der die das sie wir für ihr ihre ist und in im den dem ein eine bitte danke drücken'.split(' ')),
+};
+
+/** The language that words are in; undefined where they do not clearly show it. */
+export function languageSaid(words: string): Language | undefined {
+  const said = words.toLowerCase().match(/\p{L}+/gu) ?? [];
+  const counts = (Object.keys(small) as Language[])
+    .map((language) => ({ language, count: said.filter((word) => small[language].has(word)).length }))
+    .sort((one, other) => other.count - one.count);
+  const [first, second] = counts;
+  return first && second && first.count >= 3 && first.count >= 2 * second.count ? first.language : undefined;
+}

@@ -1,0 +1,19 @@
+import type { Found, Rule } from '../rule';
+import { stepsOf } from '../steps';
+
+/** A box that takes messages, and that nobody owns, is told of or can dial. */
+export const boxUnheard: Rule<'boxUnheard'> = {
+  name: 'boxUnheard',
+  grade: 'caution',
+  consequence: 'unheard',
+  find: (subject) => {
+    const used = new Set(
+      stepsOf(subject, 'takeMessage')
+        .filter(({ step }) => !step.tell || step.tell.length === 0)
+        .map(({ step }) => step.boxId),
+    );
+    return subject.boxes
+      .filter(({ id, ownerId, tell, code }) => used.has(id) && !ownerId && tell.length === 0 && code === '')
+      .map(({ id }): Found => ({ at: { type: 'row', id } }));
+  },
+};

@@ -1,0 +1,13 @@
+import type { Rule } from '../rule';
+import { reachedRings, someoneWorks } from '../staffAt';
+
+/** A step that rings people of whom nobody works at any time at which a call comes to it. */
+export const nobodyWorking: Rule<'nobodyWorking'> = {
+  name: 'nobodyWorking',
+  grade: 'caution',
+  consequence: 'lost',
+  find: (subject) =>
+    reachedRings(subject)
+      .filter(({ step, moments }) => moments.length > 0 && !someoneWorks(subject, step, moments))
+      .map(({ slot, stepIndex }) => ({ at: { type: 'path', slot, stepIndex } })),
+};

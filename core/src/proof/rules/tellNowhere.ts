@@ -1,0 +1,39 @@
+import type { Tell } from '../../directory';
+import { withStep } from '../mend';
+import type { Found, ProofSubject, Rule } from '../rule';
+import { stepsOf } from '../steps';
+
+/** A message that is announced by e-mail or text to somebody who has no address or mobile for it. */
+export const tellNowhere: Rule<'tellNowhere'> = {
+  name: 'tellNowhere',
+  grade: 'caution',
+  consequence: 'unheard',
+  find: (subject) => {
+    const steps = stepsOf(subject, 'takeMessage');
+    const used = new Set(steps.filter(({ step }) => !step.tell).map(({ step }) => step.boxId));
+    const ofBoxes = subject.boxes
+      .filter(({ id }) => used.has(id))
+      .flatMap(({ id, tell }) =>
+        unreachable(subject, tell).map((facts): Found => ({ at: { type: 'row', id }, facts })),
+      );
+    const ofSteps = steps.flatMap(({ step, slot, stepIndex }) =>
+      unreachable(subject, step.tell ?? []).map(({ name, by }): Found => {
+        const left = (step.tell ?? []).filter((tell) => unreachable(subject, [tell]).length === 0);
+        const fix = withStep(subject, slot, stepIndex, { ...step, tell: left.length > 0 ? left : null });
+        return { at: { type: 'path', slot, stepIndex }, facts: { name, by }, ...fix };
+      }),
+    );
+    return [...ofBoxes, ...ofSteps];
+  },
+};
+
+function unreachable(
+  { people }: ProofSubject,
+  tell: readonly Tell[],
+): readonly { readonly name: string; readonly by: 'text' | 'email' }[] {
+  return tell.flatMap(({ personId, by }) => {
+    const person = people.find(({ id }) => id === personId);
+    const address = by === 'text' ? person?.mobile : person?.email;
+    return address ? [] : [{ name: person?.name ?? 'somebody who has left', by: by === 'text' ? by : 'email' }];
+  });
+}

@@ -1,0 +1,93 @@
+import type { Facts, FindingPlace } from '../rule';
+import type { RuleName } from '../rules';
+
+type Says = (where: string, facts: Facts, at: FindingPlace) => string;
+
+/** What each rule found, in the manager's words. */
+export const says: Readonly<Record<RuleName, Says>> = {
+  pathEmpty: (where) => `${where} leads nowhere.`,
+  pathStops: (where) => `${where} stops: if nobody picks up, the caller is cut off.`,
+  toDeleted: (where) => `${where} leads to something that was deleted.`,
+  nobodyThere: (where) => `${where} leads to a group or queue with nobody in it.`,
+  noFallback: (where, _, at) =>
+    at.type === 'path' && at.slot.type === 'silence'
+      ? `${where} is missing: a caller who presses nothing reaches nobody.`
+      : `${where} is missing: a caller who presses the wrong key reaches nobody.`,
+  noWords: (where) => `${where} says nothing: the caller hears silence.`,
+  recordingSilent: (where) => `A recording of ${where} is silent.`,
+  circle: (where) => `${where} comes round to itself: a caller who presses nothing never gets out.`,
+  pathInItself: (where) => `${where} follows itself and never ends.`,
+  lineCircle: (where, { to }) =>
+    `${where} hands over to ${to}, which hands back: a caller who presses nothing goes round.`,
+  lineNoNumber: () => 'The line has no number.',
+  lineNoZone: () => 'The line is in no time zone that is known.',
+  notANumber: (where) => `${where} calls something that is not a telephone number.`,
+  ownNumber: (where) => `${where} calls this line’s own number.`,
+  lineOutOfService: () => 'The line is not in service today.',
+  lineAway: (where) => `${where} hands over to a line that is not in service today.`,
+  nobodyWorking: (where) => `${where} rings people of whom nobody works at the times it is reached.`,
+  noWayToPerson: (where) => `${where} has no way to a person while you are open.`,
+  searchEmpty: (where) => `${where} searches by name, but nobody can be found.`,
+  outOfService: (where) => `${where} calls a number that is not in service today.`,
+  lineNotOnAir: (where) => `${where} hands over to a line on which nothing is on air.`,
+  ownVoicemail: (where) => `${where} rings an outside phone so long that its own voicemail may answer.`,
+  closedOffice: (where) => `${where} rings phones on desks while the office is closed.`,
+  ringsForEver: (where) => `${where} rings with no limit: no step after that can ever run.`,
+  repeatsForEver: (where) => `${where} only says the menu again, as often as wrong keys come.`,
+  keyIsFirstDigit: (where, { waitSeconds }) =>
+    `${where} is also the first digit of extensions: who presses it waits ${waitSeconds} s.`,
+  longWait: (where) => `${where} lets callers wait longer than four minutes.`,
+  noWayOut: (where) => `${where} leads to a queue that callers can leave only by hanging up.`,
+  recordingOutOfStep: (where, facts) => `A recording of ${where} is out of step. ${facts.says}`,
+  recordingPoor: (where, { fault }) => `A recording of ${where} ${poor[fault ?? ''] ?? 'is hard to understand'}.`,
+  keySaidNotMapped: (where, { words, key }) => `${where} says “${words}”, but key ${key} does nothing there.`,
+  keySaidOtherwise: (where, facts) => `${where} is said to be for ${facts.says}; it is for ${facts.isFor}.`,
+  hoursInWords: (where, { words, now }) => `${where} says “${words}”. The hours say ${now}.`,
+  dateInWords: (where, { words, why }) => `${where} says “${words}”, ${untrue[why ?? ''] ?? 'which is not so'}.`,
+  specialWordsOld: (where, { words, on }) => `The words of ${where} say “${words}”, but it comes on ${on}.`,
+  nameInWords: (where, { name }) => `${where} speaks of ${name}, who has left.`,
+  extensionInWords: (where, { extension, name }) =>
+    name
+      ? `${where} says extension ${extension} for ${name}, who has another.`
+      : `${where} says extension ${extension}, which nobody has.`,
+  businessInWords: (where, { said, name }) => `${where} says “${said}”, but the line is called ${name}.`,
+  pricesDiffer: (where, { price, other }) => `${where} says ${price} where another place says ${other}.`,
+  wrongLanguage: (where, { said, voice }) => `${where} has words in ${said}, spoken by a voice for ${voice}.`,
+  recordsUntold: (where) => `${where} records the call without telling the caller.`,
+  boxUnheard: (where) => `The box ${where} takes messages, but nobody owns it or is told of them.`,
+  tellNowhere: (where, { name, by }) =>
+    `${where} tells ${name} of messages by ${by}, but there is no ${by === 'text' ? 'mobile' : 'address'} for that.`,
+  ruleUnused: (where, { why }) =>
+    why === 'alwaysBeaten'
+      ? `${where} never answers: other rules always come before it.`
+      : `${where} never answers: what it is about does not come in the next two years.`,
+  unreached: (where) => `Nothing leads to ${where}.`,
+  mappedNotSaid: (where) => `${where} works, but callers are not told of it.`,
+  saidInOtherOrder: (where, { said, rows }) =>
+    `${where} says its keys in the order ${said}; on the sheet they stand ${rows}.`,
+  zeroUnused: (where) => `In ${where}, 0 does nothing.`,
+  noWayBack: (where) => `From ${where} no key leads back.`,
+  manyOptions: (where, { count }) => `${where} reads out ${count} options.`,
+  deepMenu: (where, { level }) => `${where} is the menu number ${level} on the way to it.`,
+  longReadOut: (where, { seconds }) => `${where} takes ${seconds} s to say.`,
+  keypadCollision: (where, { keys, people }) => `${where} cannot tell apart by ${keys}: ${people}.`,
+  keypadUnfindable: (where) => `${where} cannot be found by name: it has no letters that a keypad has.`,
+  queuePaused: (where) => `${where} leads to a queue that is paused.`,
+  specialsOverlap: (where, { name, on }) => `${where} and ${name} fall on the same day, first on ${on}.`,
+  noHolidays: () => 'No holiday or other special date is entered for the next three months.',
+  priceInWords: (where, { price }) => `${where} states a price, ${price}.`,
+  noEmergencyAddress: () => 'The line has no emergency address on record.',
+};
+
+const poor: Readonly<Record<string, string>> = {
+  tooQuiet: 'is too quiet',
+  clipped: 'is clipped: it was spoken too loud or too close',
+  noisy: 'is noisy',
+  tooLong: 'is longer than a minute',
+};
+
+const untrue: Readonly<Record<string, string>> = {
+  over: 'which is over',
+  otherWeekday: 'which is another day of the week',
+  nothingThen: 'but the hours have nothing special then',
+};

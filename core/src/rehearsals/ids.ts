@@ -1,0 +1,4 @@
+import { idKind, type Id } from '../id';
+
+export type RehearsalId = Id<'rehearsal'>;
+export const rehearsalId = idKind('rehearsal');

@@ -1,0 +1,56 @@
+import { ApiPropertyOptional } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { OrNull, PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
+import { byRule, longestKey } from '../proof/proof.dto';
+import { versionId, type VersionId } from '../versions/versionId';
+
+const noteRule = { name: 'The note', least: 0, most: 500, optional: true };
+
+/** A yes to a caution or to a rehearsal that does not go as it should. */
+export class YesDto {
+  @TextField({ name: 'What the yes is to', most: longestKey })
+  key: string;
+
+  @TextField({ name: 'The reason', most: 300 })
+  reason: string;
+}
+
+export class AirDto {
+  /** Who does it, as they are called in the office. */
+  @TextField({ ...byRule, optional: true })
+  by?: string;
+
+  @TextField(noteRule)
+  note?: string;
+}
+
+export class PutOnAirDto extends AirDto {
+  /** The revision of the draft that was looked at. */
+  @RevisionField()
+  draftRevision: number;
+
+  /** The version that was seen to be on air and is replaced; null for none. Left out, whatever is on air is replaced. */
+  @IsOptional()
+  @OrNull()
+  @PatternField({ pattern: versionId.pattern, says: 'That is not the id of a version.', optional: true })
+  replaces?: VersionId | null;
+
+  /** What is gone on air with all the same, each with its reason; remembered. */
+  @IsOptional()
+  @IsArray({ message: 'Each yes has a key and a reason.' })
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => YesDto)
+  @ApiPropertyOptional({ type: [YesDto] })
+  yes?: YesDto[];
+}
+
+export class PlanDto extends PutOnAirDto {
+  @WholeField({ name: 'When it goes on air, in ms since 1970,', least: 0, most: Number.MAX_SAFE_INTEGER })
+  at: number;
+
+  /** The revision of the plan that this one changes; left out for a new one. */
+  @WholeField({ name: 'The revision of the plan', least: 1, most: Number.MAX_SAFE_INTEGER, optional: true })
+  revision?: number;
+}

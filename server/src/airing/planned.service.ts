@@ -1,0 +1,115 @@
+import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { LineId } from '@locutor/core/line';
+import { quietestHours, type QuietHours } from '@locutor/core/traffic';
+import { IsNull, LessThanOrEqual, Repository } from 'typeorm';
+import { CallsService } from '../callLog/calls.service';
+import { DraftsService } from '../drafts/drafts.service';
+import { HoursService } from '../hours/hours.service';
+import { LinesService } from '../lines/lines.service';
+import { conflict, invalid, Problem, stale } from '../problems/problem';
+import { AiringCheck } from './airingCheck.service';
+import { AiringService } from './airing.service';
+import type { PlanDto } from './airing.dto';
+import { PlannedAiringEntity } from './plannedAiring.entity';
+
+/** What is planned, without the attendant itself. */
+export type Planned = Omit<PlannedAiringEntity, 'attendant'>;
+
+const lookEveryMs = 1000;
+const longestAheadMs = 366 * 86_400_000;
+const loggedDays = 56;
+const dayMs = 86_400_000;
+
+/**
+ * What is to go on air later. Whether its time has come is looked at by the clock on the wall, again and again: a clock
+ * that jumps, or a machine that was off meanwhile, makes it late, never lost.
+ */
+@Injectable()
+export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
+  private looking: NodeJS.Timeout | undefined;
+  private isAiring = false;
+
+  constructor(
+    @InjectRepository(PlannedAiringEntity) private readonly rows: Repository<PlannedAiringEntity>,
+    private readonly lines: LinesService,
+    private readonly drafts: DraftsService,
+    private readonly hours: HoursService,
+    private readonly calls: CallsService,
+    private readonly airing: AiringService,
+    private readonly check: AiringCheck,
+  ) {}
+
+  onApplicationBootstrap(): void {
+    this.looking = setInterval(() => void this.airDue(), lookEveryMs).unref();
+  }
+
+  onModuleDestroy(): void {
+    clearInterval(this.looking);
+  }
+
+  async get(lineId: LineId): Promise<Planned | null> {
+    await this.lines.get(lineId);
+    const row = await this.rows.findOneBy({ lineId });
+    return row && withoutAttendant(row);
+  }
+
+  /** Plans the draft as it is now, or changes the plan. @throws Problem 409, 422 when it may not go on air as it is. */
+  async plan(lineId: LineId, asked: PlanDto): Promise<Planned> {
+    const { at, by = '', note = '', yes = [], draftRevision, revision } = asked;
+    const draft = await this.drafts.get(lineId);
+    if (draft.revision !== draftRevision) throw stale('The draft', draft.revision);
+    const before = await this.rows.findOneBy({ lineId });
+    if (before && before.revision !== revision) {
+      throw conflict(`${before.by || 'Somebody'} has planned something on this line meanwhile. Look at it first.`);
+    }
+    const now = Date.now();
+    if (at <= now) throw invalid([{ at: 'at', says: 'That time is over. Choose a later one, or put it on air now.' }]);
+    if (at > now + longestAheadMs) throw invalid([{ at: 'at', says: 'Choose a time within a year.' }]);
+    await this.check.accept(lineId, yes, by || 'somebody');
+    await this.airing.mustPass(lineId, draft.attendant);
+    const { attendant } = draft;
+    const row = { lineId, attendant, draftRevision, at, by, note, madeAt: now, problem: null };
+    await this.rows.save({ ...row, revision: (before?.revision ?? 0) + 1 });
+    return withoutAttendant(await this.rows.findOneByOrFail({ lineId }));
+  }
+
+  async cancel(lineId: LineId): Promise<void> {
+    await this.rows.delete({ lineId });
+  }
+
+  /** The hours ahead in which few people call, by the log of the last weeks. */
+  async quietest(lineId: LineId): Promise<QuietHours> {
+    const line = await this.lines.get(lineId);
+    const now = Date.now();
+    const startedAt = await this.calls.startedSince(lineId, now - loggedDays * dayMs);
+    return quietestHours(startedAt, await this.hours.get(line.hoursId), line.timeZone, now);
+  }
+
+  /** Puts on air whose time has come. What no longer passes does not go: it stays, with the reason. */
+  async airDue(): Promise<void> {
+    if (this.isAiring) return;
+    this.isAiring = true;
+    try {
+      const due = await this.rows.find({ where: { at: LessThanOrEqual(Date.now()), problem: IsNull() } });
+      for (const planned of due) {
+        await this.airing.putPlannedOnAir(planned).catch((error: unknown) => this.refuse(planned, error));
+      }
+    } catch (error) {
+      console.error('What is planned could not be looked at:', error);
+    } finally {
+      this.isAiring = false;
+    }
+  }
+
+  private async refuse({ lineId, revision }: PlannedAiringEntity, error: unknown): Promise<void> {
+    if (!(error instanceof Problem)) console.error('What was planned did not go on air:', error);
+    const problem = error instanceof Problem ? error.details.detail : 'Something went wrong on the server.';
+    await this.rows.update({ lineId, revision }, { problem });
+  }
+}
+
+function withoutAttendant(row: PlannedAiringEntity): Planned {
+  const { lineId, draftRevision, at, by, note, madeAt, revision, problem } = row;
+  return { lineId, draftRevision, at, by, note, madeAt, revision, problem };
+}

@@ -1,0 +1,68 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { Attendant, Greeting, LineId } from '@locutor/core/line';
+import { adviseOn, describeFinding, proof, unansweredIn, whyItMatters, type Finding } from '@locutor/core/proof';
+import { Repository } from 'typeorm';
+import { LinesService } from '../lines/lines.service';
+import { UsesService } from '../uses/uses.service';
+import { AcceptedEntity } from './accepted.entity';
+import type { AcceptDto } from './proof.dto';
+import { SubjectsService } from './subjects.service';
+
+/** A finding with its sentences, and the yes it has got. */
+export interface ToldFinding extends Finding {
+  readonly says: string;
+  readonly why: string;
+  readonly advice: string;
+  readonly accepted: Pick<AcceptedEntity, 'reason' | 'by' | 'at'> | null;
+}
+
+@Injectable()
+export class ProofService {
+  constructor(
+    @InjectRepository(AcceptedEntity) private readonly rows: Repository<AcceptedEntity>,
+    private readonly subjects: SubjectsService,
+    private readonly lines: LinesService,
+    private readonly uses: UsesService,
+  ) {}
+
+  /** What the proof finds in an attendant of a line, with the directory as it is now. */
+  async read(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ToldFinding[]> {
+    const [subject, accepted, names] = await Promise.all([
+      this.subjects.of(lineId, attendant, ownGreetings),
+      this.accepted(lineId),
+      this.uses.names(),
+    ]);
+    return proof(subject).map((finding) => ({
+      ...finding,
+      says: describeFinding(finding, attendant, names),
+      why: whyItMatters(finding.rule),
+      advice: adviseOn(finding),
+      accepted: accepted.find(({ key }) => key === finding.key) ?? null,
+    }));
+  }
+
+  /** What stops an attendant from going on air: faults, and cautions nobody has said yes to. */
+  async stopping(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ToldFinding[]> {
+    const findings = await this.read(lineId, attendant, ownGreetings);
+    const unanswered = new Set(unansweredIn(findings, await this.accepted(lineId)).map(({ key }) => key));
+    return findings.filter(({ grade, key }) => grade === 'fault' || unanswered.has(key));
+  }
+
+  accepted(lineId: LineId): Promise<AcceptedEntity[]> {
+    return this.rows.findBy({ lineId });
+  }
+
+  /** Says yes to a caution, or silences a tip; once more replaces what was said before. */
+  async accept(lineId: LineId, { key, reason, by }: AcceptDto): Promise<AcceptedEntity[]> {
+    await this.lines.get(lineId);
+    await this.rows.save({ lineId, key, reason, by, at: Date.now() });
+    return this.accepted(lineId);
+  }
+
+  /** Takes a yes back. */
+  async withdraw(lineId: LineId, key: string): Promise<AcceptedEntity[]> {
+    await this.rows.delete({ lineId, key });
+    return this.accepted(lineId);
+  }
+}

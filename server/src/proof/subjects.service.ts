@@ -1,0 +1,94 @@
+import { Injectable } from '@nestjs/common';
+import { dayAt } from '@locutor/core/hours';
+import type { Attendant, Greeting, LineId } from '@locutor/core/line';
+import type { ProofLine, ProofSubject } from '@locutor/core/proof';
+import { DataSource, IsNull, Not } from 'typeorm';
+import { BoxesService } from '../boxes/boxes.service';
+import { CallerListsService } from '../callerLists/callerLists.service';
+import { ContactsService } from '../contacts/contacts.service';
+import { storedAttendant } from '../drafts/storedAttendant';
+import { GreetingsService } from '../greetings/greetings.service';
+import { GroupsService } from '../groups/groups.service';
+import { HoursService } from '../hours/hours.service';
+import type { LineEntity } from '../lines/line.entity';
+import { LinesService } from '../lines/lines.service';
+import { PersonEntity } from '../people/person.entity';
+import { PeopleService } from '../people/people.service';
+import { QueuesService } from '../queues/queues.service';
+import { TakesService } from '../takes/takes.service';
+import { VersionEntity } from '../versions/version.entity';
+
+/** Gathers everything that the proof of an attendant reads, as it is now. */
+@Injectable()
+export class SubjectsService {
+  constructor(
+    private readonly database: DataSource,
+    private readonly lines: LinesService,
+    private readonly hours: HoursService,
+    private readonly people: PeopleService,
+    private readonly groups: GroupsService,
+    private readonly queues: QueuesService,
+    private readonly boxes: BoxesService,
+    private readonly greetings: GreetingsService,
+    private readonly contacts: ContactsService,
+    private readonly callerLists: CallerListsService,
+    private readonly takes: TakesService,
+  ) {}
+
+  /** `ownGreetings` are those that a version has kept, in place of the library's. */
+  async of(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ProofSubject> {
+    const line = await this.lines.get(lineId);
+    const [allHours, people, groups, queues, boxes, greetings, contacts, callerLists, takes, lines, leavers] =
+      await Promise.all([
+        this.hours.list(),
+        this.people.list(),
+        this.groups.list(),
+        this.queues.list(),
+        this.boxes.list(),
+        ownGreetings ?? this.greetings.list(),
+        this.contacts.list(),
+        this.callerLists.list(),
+        this.takes.list(),
+        this.otherLines(),
+        this.leavers(),
+      ]);
+    return {
+      attendant,
+      line,
+      today: dayAt(Date.now(), line.timeZone),
+      hours: await this.hours.get(line.hoursId),
+      allHours,
+      people,
+      groups,
+      queues,
+      boxes,
+      greetings,
+      contacts,
+      callerLists,
+      takes,
+      lines,
+      leavers,
+    };
+  }
+
+  /** The names of people who were in the directory. */
+  async leavers(): Promise<readonly string[]> {
+    const gone = await this.database.getRepository(PersonEntity).findBy({ deletedAt: Not(IsNull()) });
+    return gone.map(({ name }) => name);
+  }
+
+  private async otherLines(): Promise<readonly ProofLine[]> {
+    const lines = await this.lines.list();
+    return Promise.all(lines.map(async (line) => ({ ...factsOf(line), onAir: await this.onAir(line) })));
+  }
+
+  private async onAir({ onAirVersionId }: LineEntity): Promise<Attendant | null> {
+    if (!onAirVersionId) return null;
+    const version = await this.database.getRepository(VersionEntity).findOneByOrFail({ id: onAirVersionId });
+    return storedAttendant(version.attendant);
+  }
+}
+
+function factsOf({ id, name, number, serviceFrom, serviceUntil }: LineEntity): Omit<ProofLine, 'onAir'> {
+  return { id, name, number, serviceFrom, serviceUntil };
+}

@@ -1,0 +1,39 @@
+import { rehearsalLimits } from '@locutor/core/rehearsals';
+import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsObject, ValidateNested } from 'class-validator';
+import { RevisionField, TextField } from '../problems/fields';
+
+export class RehearsalDto {
+  @TextField({ name: 'The name of the rehearsal', most: rehearsalLimits.name })
+  name: string;
+
+  /** When, who calls, what they do, and who answers. */
+  @IsObject({ message: 'The scene is missing.' })
+  @ApiProperty({ type: 'object', additionalProperties: true })
+  scene: Record<string, unknown>;
+
+  /** What must happen. */
+  @IsArray({ message: 'What must happen is missing.' })
+  @ArrayMinSize(1, { message: 'Say at least one thing that must happen.' })
+  @ArrayMaxSize(rehearsalLimits.expects, {
+    message: `At most ${rehearsalLimits.expects} things can be said to happen.`,
+  })
+  @ApiProperty({ type: 'array', items: { type: 'object', additionalProperties: true } })
+  expects: Record<string, unknown>[];
+}
+
+export class ChangeRehearsalDto extends RehearsalDto {
+  @RevisionField()
+  revision: number;
+}
+
+export class AddRehearsalsDto {
+  @IsArray({ message: 'The rehearsals are missing.' })
+  @ArrayMinSize(1, { message: 'There is no rehearsal.' })
+  @ArrayMaxSize(rehearsalLimits.most, { message: `At most ${rehearsalLimits.most} rehearsals.` })
+  @ValidateNested({ each: true })
+  @Type(() => RehearsalDto)
+  @ApiProperty({ type: [RehearsalDto] })
+  rehearsals: RehearsalDto[];
+}

@@ -1,0 +1,157 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import {
+  adviseOn,
+  consequences,
+  consequenceWords,
+  describeFinding,
+  gradeWords,
+  whyItMatters,
+  type Finding,
+  type Grade,
+} from '@locutor/core/proof';
+import { CircleAlert, Info, Lightbulb } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useAccepted } from '../../api/resources';
+import { useDraft } from '../../draft/DraftProvider';
+import { useFindings, useOpenFindings } from '../../draft/useFindings';
+import { AcceptedWords, AcceptFinding } from '../../parts/AcceptFinding';
+import { FixButton } from '../../parts/FindingWords';
+import { ScreenHead } from '../../parts/ScreenHead';
+import { findingLink } from '../script/findingSheet';
+
+/** What the proof finds, by what comes of it for callers; settled things at the end. */
+export default function Proof() {
+  const { line } = useDraft();
+  const open = useOpenFindings();
+  const all = useFindings();
+  const accepted = useAccepted(line.id);
+  const settled = all.flatMap((finding) => {
+    const yes = accepted.find(({ key }) => key === finding.key);
+    return yes && finding.grade !== 'fault' ? [{ finding, yes }] : [];
+  });
+  const [shown, setShown] = useState<Grade | 'all'>('all');
+  const listed = open.filter(({ grade }) => shown === 'all' || grade === shown);
+  const count = (grade: Grade): number => open.filter((finding) => finding.grade === grade).length;
+  return (
+    <Box pb="8">
+      <ScreenHead title="Proof">
+        <Flex gap="1" role="group" aria-label="Which findings are listed">
+          <Choice name={`All ${open.length}`} isOn={shown === 'all'} onChoose={() => setShown('all')} />
+          <Choice name={`Faults ${count('fault')}`} isOn={shown === 'fault'} onChoose={() => setShown('fault')} />
+          <Choice
+            name={`Cautions ${count('caution')}`}
+            isOn={shown === 'caution'}
+            onChoose={() => setShown('caution')}
+          />
+          <Choice name={`Tips ${count('tip')}`} isOn={shown === 'tip'} onChoose={() => setShown('tip')} />
+        </Flex>
+        <Button asChild size="sm" variant="outline" bg="sheet">
+          <Link to="/on-air">Put on air …</Link>
+        </Button>
+      </ScreenHead>
+      <Box px="6" maxW="900px">
+        <Text color="quiet">
+          The draft is read as you write. A fault stops it from going on air; a caution needs your yes; a tip can be
+          silenced.
+        </Text>
+        {open.length === 0 && (
+          <Text mt="6" fontSize="16px">
+            Nothing to find: every path ends, somebody can be reached, and the words say what is so.
+          </Text>
+        )}
+        {consequences.map((consequence) => {
+          const here = listed.filter((finding) => finding.consequence === consequence);
+          if (here.length === 0) return null;
+          return (
+            <Box as="section" key={consequence} aria-label={consequenceWords[consequence]}>
+              <Heading as="h2" fontSize="15px" fontWeight="600" mt="6" mb="1">
+                {consequenceWords[consequence]}
+              </Heading>
+              <Box as="ul" listStyleType="none">
+                {here.map((finding) => (
+                  <FindingRow key={finding.key} finding={finding} />
+                ))}
+              </Box>
+            </Box>
+          );
+        })}
+        {settled.length > 0 && <Settled settled={settled} />}
+      </Box>
+    </Box>
+  );
+}
+
+function Choice({
+  name,
+  isOn,
+  onChoose,
+}: {
+  readonly name: string;
+  readonly isOn: boolean;
+  readonly onChoose: () => void;
+}) {
+  return (
+    <Button
+      size="xs"
+      variant={isOn ? 'subtle' : 'ghost'}
+      colorPalette={isOn ? 'petrol' : 'gray'}
+      aria-pressed={isOn}
+      onClick={onChoose}
+    >
+      {name}
+    </Button>
+  );
+}
+
+const icons = { fault: CircleAlert, caution: Info, tip: Lightbulb } as const;
+
+/** What was found, why it matters, what to do, and the next click. */
+export function FindingRow({ finding }: { readonly finding: Finding }) {
+  const { attendant, names } = useDraft();
+  const { grade, rule, key } = finding;
+  const Icon = icons[grade];
+  return (
+    <Flex as="li" gap="3" py="2.5" borderTopWidth="1px" borderColor="hairline" align="flex-start">
+      <Flex w="84px" flexShrink="0" gap="1.5" align="center" fontWeight={grade === 'fault' ? 600 : 400}>
+        <Icon size={15} aria-hidden /> {gradeWords[grade]}
+      </Flex>
+      <Box flex="1" minW="0">
+        <Text fontWeight="500">{describeFinding(finding, attendant, names)}</Text>
+        <Text color="quiet" fontSize="13px">
+          {whyItMatters(rule)}
+        </Text>
+        <Box mt="1">
+          {adviseOn(finding)} <FixButton finding={finding} />
+          {grade !== 'fault' && <AcceptFinding accepts={key} grade={grade} />}
+        </Box>
+      </Box>
+      <Text asChild color="petrol.fg" fontWeight="500" flexShrink="0">
+        <Link to={findingLink(finding)}>Open it</Link>
+      </Text>
+    </Flex>
+  );
+}
+
+function Settled({
+  settled,
+}: {
+  readonly settled: readonly { readonly finding: Finding; readonly yes: { key: string; reason: string; by: string } }[];
+}) {
+  const { attendant, names } = useDraft();
+  return (
+    <Box as="section" aria-label="Settled">
+      <Heading as="h2" fontSize="15px" fontWeight="600" mt="8" mb="1">
+        Settled
+      </Heading>
+      <Box as="ul" listStyleType="none">
+        {settled.map(({ finding, yes }) => (
+          <Box as="li" key={finding.key} py="2" borderTopWidth="1px" borderColor="hairline">
+            <Text>{describeFinding(finding, attendant, names)}</Text>
+            <AcceptedWords accepted={yes} />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

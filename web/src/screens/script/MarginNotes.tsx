@@ -1,0 +1,82 @@
+import { Box } from '@chakra-ui/react';
+import type { Finding } from '@locutor/core/proof';
+import { CircleAlert, Info, Lightbulb } from 'lucide-react';
+import { createContext, useContext, type ReactNode } from 'react';
+import { useOpenFindings } from '../../draft/useFindings';
+import { AcceptFinding } from '../../parts/AcceptFinding';
+import { FindingWords } from '../../parts/FindingWords';
+
+const Notes = createContext<readonly Finding[]>([]);
+
+/** Lets everything on a sheet show what was found at it. */
+export function WithNotes({ children }: { readonly children: ReactNode }) {
+  return <Notes value={useOpenFindings()}>{children}</Notes>;
+}
+
+interface Props {
+  /** Which findings belong here. */
+  readonly isHere: (finding: Finding) => boolean;
+  readonly as?: 'div' | 'li';
+  readonly label?: string;
+  readonly children: ReactNode;
+}
+
+const icons = { fault: CircleAlert, caution: Info, tip: Lightbulb } as const;
+const wide = '@container sheet (min-width: 860px)';
+
+/** A part of a sheet with what the proof found at it: in the margin where there is one, below it where not. */
+export function Noted({ isHere, as = 'div', label, children }: Props) {
+  const notes = useContext(Notes).filter(isHere);
+  return (
+    <Box
+      as={as}
+      aria-label={label}
+      listStyleType="none"
+      css={{ [wide]: { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 236px', columnGap: '24px' } }}
+    >
+      <Box minW="0">{children}</Box>
+      {notes.length > 0 ? (
+        <Box
+          as="ul"
+          listStyleType="none"
+          aria-label="What the proof finds here"
+          mb="1"
+          css={{
+            [wide]: { borderLeftWidth: '2px', borderColor: 'petrol.emphasized', paddingLeft: '10px', marginTop: '6px' },
+          }}
+        >
+          {notes.map((finding) => (
+            <Note key={finding.key} finding={finding} />
+          ))}
+        </Box>
+      ) : (
+        <span />
+      )}
+    </Box>
+  );
+}
+
+function Note({ finding }: { readonly finding: Finding }) {
+  const { grade, key } = finding;
+  const Icon = icons[grade];
+  return (
+    <Box
+      as="li"
+      fontSize="12.5px"
+      lineHeight="1.4"
+      display="flex"
+      gap="1.5"
+      py="1"
+      color={grade === 'tip' ? 'quiet' : undefined}
+    >
+      <Box as="span" mt="2px" flexShrink="0">
+        <Icon size={13} aria-hidden />
+      </Box>
+      <Box minW="0">
+        <FindingWords finding={finding}>
+          {grade !== 'fault' && <AcceptFinding accepts={key} grade={grade} />}
+        </FindingWords>
+      </Box>
+    </Box>
+  );
+}

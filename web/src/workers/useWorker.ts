@@ -1,0 +1,25 @@
+import { useEffect, useState } from 'react';
+
+/**
+ * What a worker makes of something, always of the last thing it was asked: work on an earlier one is given up. What was
+ * made before stays until the new one is there; undefined until the first is.
+ */
+export function useWorker<Asked, Made>(start: () => Worker, asked: Asked | undefined): Made | undefined {
+  const [made, setMade] = useState<Made>();
+  useEffect(() => {
+    if (asked === undefined) return undefined;
+    const worker = start();
+    worker.onmessage = ({ data }: MessageEvent<Made>) => {
+      setMade(data);
+      worker.terminate();
+    };
+    worker.onerror = (event) => console.error('The worker failed:', event.message);
+    worker.postMessage(asked);
+    return () => worker.terminate();
+  }, [start, asked]);
+  return made;
+}
+
+export const pathsWorker = (): Worker => new Worker(new URL('./paths.worker.ts', import.meta.url), { type: 'module' });
+export const rehearsalsWorker = (): Worker =>
+  new Worker(new URL('./rehearsals.worker.ts', import.meta.url), { type: 'module' });
