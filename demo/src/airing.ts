@@ -14,8 +14,6 @@ export async function saveDraft(ask: Ask, line: Line, revision: number, attendan
 const reasons: Partial<Record<RuleName, string>> = {
   keyIsFirstDigit: 'Few dial an extension; two seconds do no harm.',
   recordingOutOfStep: 'Juno records it again on Friday.',
-  ownVoicemail: 'The harbor master has no voicemail.',
-  nobodyWorking: 'The fuel dock is staffed in summer only.',
 };
 
 /** Puts the draft on air with a yes to its cautions, each with its reason. */

@@ -224,7 +224,8 @@ function fuel(dock: HoursId) {
     words:
       `The fuel dock is open {week ${dock}}. At low water there are six feet at the face of the dock. ` +
       'Gas and diesel, and pump-out on request.',
-    afterPath: goTo('welcome'),
+    // Callers come here by day and by night: each goes back to where they were.
+    afterPath: [{ type: 'back' }] as const,
   };
 }
 
@@ -234,7 +235,7 @@ function whereWeAre() {
     words:
       'We are at the foot of Cannery Road, on the east side of Larkspur Cove. From the water, keep the red bell to ' +
       'starboard and look for the blue crane.',
-    afterPath: goTo('welcome'),
+    afterPath: [{ type: 'back' }] as const,
   };
 }
 

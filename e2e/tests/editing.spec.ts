@@ -44,7 +44,8 @@ test('an announcement is added and removed; one that is used is replaced first',
   await expect(page.getByText('What follows Regatta leads nowhere.')).toBeVisible();
   await page.getByRole('button', { name: 'Add a step to what follows' }).click();
   await page.getByLabel('What what follows, step 1 does').selectOption('hangUp');
-  await expect(page.getByRole('list', { name: 'What the proof finds here' })).toBeHidden();
+  await expect(page.getByText('What follows Regatta leads nowhere.')).toBeHidden();
+  await expect(page.getByText('Nothing leads to Regatta.')).toBeVisible();
   await page.getByRole('button', { name: 'More for Regatta' }).click();
   await page.getByRole('menuitem', { name: 'Remove Regatta' }).click();
   await expect(page.getByRole('link', { name: 'Regatta' })).toBeHidden();
@@ -70,13 +71,14 @@ test('the draft goes on air, differs when changed, and the earlier version is pu
   await expect(bar.getByRole('link', { name: 'Put on air' })).toBeHidden();
   await page.getByRole('textbox', { name: 'Opening words' }).fill('Ahoy from the boatyard.');
   await bar.getByRole('link', { name: 'Put on air' }).click();
-  await expect(page.getByText('Welcome is changed.')).toBeVisible();
+  await expect(page.getByText('Welcome, opening words')).toBeVisible();
   await page.getByRole('button', { name: 'Put on air now' }).click();
-  await expect(page.getByText('Version 2 is on air.')).toBeVisible();
-  await expect(page.getByText('Nothing: the draft is what is on air, version 2.')).toBeVisible();
-  await page.getByRole('button', { name: 'Put back on air' }).click();
-  await expect(page.getByText('Version 1 is back on air.')).toBeVisible();
-  await expect(page.getByText('Welcome is changed.')).toBeVisible();
+  await expect(page.getByText('Nothing: the draft is what is on air, version 3.')).toBeVisible();
+  await page.getByRole('link', { name: 'Versions' }).click();
+  const earlier = page.getByRole('listitem', { name: 'Version 2' });
+  await earlier.getByRole('button', { name: 'Put back on air' }).click();
+  await expect(page.getByText('Version 2 is back on air.')).toBeVisible();
+  await expect(bar.getByRole('link', { name: 'Put on air' })).toBeVisible();
 
   // The handset hears the difference between the two.
   await page.getByLabel('What to call').selectOption('onAir');
@@ -91,6 +93,8 @@ test('a draft with a fault is kept, but does not go on air', async ({ page, serv
   await saved(page);
   await page.getByRole('banner').getByRole('link', { name: 'Proof 1 fault' }).click();
   await expect(page.getByText('Key 6 of Welcome leads nowhere.')).toBeVisible();
+  await page.getByRole('link', { name: 'Put on air …' }).click();
+  await expect(page.getByText('Mend the faults first; the draft is kept meanwhile.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Put on air now' })).toBeDisabled();
   await page.getByRole('link', { name: 'Open it' }).first().click();
   await expect(page.getByLabel('What key 6 is for')).toBeVisible();

@@ -30,6 +30,11 @@ const paths = [
   '/handset',
   '/desk',
   '/on-air',
+  '/proof',
+  '/rehearsals',
+  '/rehearsals/paths',
+  '/versions',
+  '/first-calls',
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {

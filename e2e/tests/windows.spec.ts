@@ -70,7 +70,7 @@ test('a draft that went on in another window is not put on air unseen', async ({
   await saved(other);
   await page.getByRole('button', { name: 'Put on air now' }).click();
   await expect(page.getByText(/The draft was changed in another window/)).toBeVisible();
-  await expect(page.getByText('Version 1', { exact: true })).toBeVisible();
+  await expect(page.getByText('On air, version 2', { exact: true })).toBeVisible();
 });
 
 test.describe('a server that is stopped', () => {

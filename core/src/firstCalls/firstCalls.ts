@@ -1,11 +1,10 @@
 import type { CallScript } from '../call';
 import { clockReading, dayAt, readDate, wallTime } from '../hours';
-import { findSheet, type Attendant, type Names } from '../line';
+import { findSheet, type Attendant, type Names, type SheetId } from '../line';
 import { findWays, momentKinds, describeMoment, type MomentKind, type Turn, type Way } from '../paths';
-import { showPhoneNumber } from '../directory';
 import { spokenFacts } from '../call';
 import { sheetSentences } from '../speech';
-import { endHeard, beginHeard, keysToPress, momentToSet } from './words/en';
+import { beginHeard, endHeard, keysToPress, ringNumber } from './words/en';
 
 /** One line of the checklist that is made from a version: what to do on the real line, and what should be heard. */
 export interface FirstCall {
@@ -25,6 +24,8 @@ export interface FirstCall {
 
 const mostOfOpening = 40;
 const monthDays = 31;
+/** Keys after more keys than this are left to the rehearsals. */
+const deepest = 2;
 
 /**
  * The checklist of a version that goes on air: ring the number; each key of what answers now; then what answers at each
@@ -40,29 +41,25 @@ export function firstCalls(script: CallScript, nowMs: number, names: Names): rea
       callerListId === null && (specialId === null || wallTime(timeZone, atMs).day <= last),
   );
   const ordered = [...kinds].sort((one, other) => rank(one) - rank(other));
-  return ordered.flatMap((kind, index) => {
-    const part = describeMoment(kind, names);
-    const isFirst = index === 0;
-    const reading = isFirst && kind.atMs - nowMs < 60_000 ? null : clockReading(kind.atMs, timeZone).slice(0, 16);
+  /** Menus whose keys are in the list already: at other moments they do the same. */
+  const gone = new Set<SheetId>();
+  return ordered.flatMap((kind): readonly FirstCall[] => {
+    const isNow = kind.atMs - nowMs < 60_000;
     const { ways } = findWays(script, { atMs: kind.atMs, answer: kind.answer, once: true });
-    const listed = ways.filter(
-      (way) =>
-        way.parent === null || ((isFirst || way.turn?.type === 'key') && depthOf(way, ways) <= (isFirst ? 3 : 1)),
-    );
+    const listed = ways.filter((way) => !way.turn || (depthOf(way, ways) <= deepest && !gone.has(way.turn.sheetId)));
+    for (const { turn } of listed) if (turn) gone.add(turn.sheetId);
     return listed.map((way): FirstCall => {
       const turns = turnsOf(way, ways);
-      const keys = turns.map((turn) => turnText(turn, attendant)).join(', ');
-      const begins = way.parent === null;
-      const where = reading === null ? '' : momentToSet(reading);
+      const isBeginning = way.parent === null;
       return {
         id: [kind.key, ...turns.map((turn) => `${turn.sheetId} ${turn.type === 'key' ? turn.key : turn.type}`)].join(
           ' | ',
         ),
-        part,
-        reading,
+        part: describeMoment(kind, names),
+        reading: isNow ? null : clockReading(kind.atMs, timeZone).slice(0, 16),
         keys: turns.flatMap((turn) => (turn.type === 'key' ? [turn.key] : [])).join(''),
-        does: begins ? `${where}Ring ${showPhoneNumber(number)}.` : `${where}${keysToPress(keys)}`,
-        hears: begins ? beginHeard(openingOf(script, kind, way)) : endHeard(way, attendant, names),
+        does: isBeginning ? ringNumber(number) : keysToPress(turns.map((turn) => turnText(turn, attendant))),
+        hears: isBeginning ? beginHeard(openingOf(script, kind, way)) : endHeard(way, attendant, names),
       };
     });
   });

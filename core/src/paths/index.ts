@@ -12,6 +12,7 @@ export {
   describeStretch,
   describeTurn,
   describeTurns,
+  describeWholeEnd,
   differenceWords,
   staffWords,
 } from './words/en';

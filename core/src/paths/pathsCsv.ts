@@ -1,7 +1,7 @@
 import { writeCsv } from '../formats';
 import type { Attendant, Names } from '../line';
 import type { FoundPath } from './everyPath';
-import { describeChoices, describeEnd, describeMoment, staffWords } from './words/en';
+import { describeChoices, describeWholeEnd, describeMoment, staffWords } from './words/en';
 
 const header = [
   'when',
@@ -21,7 +21,7 @@ export function writePathsCsv(paths: readonly FoundPath[], attendant: Attendant,
     new Date(moment.atMs).toISOString(),
     describeChoices(turns),
     staffWords[staff],
-    describeEnd(end, attendant, names),
+    describeWholeEnd(end, attendant, names),
     seconds(personMs),
     seconds(quickPersonMs),
     seconds(endMs),

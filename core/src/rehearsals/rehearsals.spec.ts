@@ -145,7 +145,10 @@ describe('a starter set', () => {
   it('breaks where the attendant no longer does what it did', () => {
     const edited = withAttendant(applyEdit(attendant, onKey1({ type: 'hangUp', words: '' })), office);
     const broken = made.filter((each) => isBroken(rehearse(edited, { ...each, id: rehearsalId.create('x') })));
-    expect(broken.map(({ name }) => name)).toEqual(['Open, 1: message', 'Open, 1: talks to Priya Castellanos']);
+    expect(broken.map(({ name }) => name)).toEqual([
+      'Open, 1: message in Office',
+      'Open, 1: talks to Priya Castellanos',
+    ]);
   });
 });
 

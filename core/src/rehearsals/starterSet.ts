@@ -4,7 +4,7 @@ import type { Key } from '../line';
 import {
   everyPath,
   describeChoices,
-  describeEnd,
+  describeWholeEnd,
   describeMoment,
   type FoundPath,
   type Turn,
@@ -68,7 +68,7 @@ function rehearsalOf(
   };
   const within = path.quickPersonMs === null ? [] : [withinOf(path.quickPersonMs)];
   const pressed = path.turns.length === 0 ? 'no key' : describeChoices(path.turns);
-  const name = `${describeMoment(path.moment, names)}, ${pressed}: ${describeEnd(path.end, attendant, names)}`;
+  const name = `${describeMoment(path.moment, names)}, ${pressed}: ${describeWholeEnd(path.end, attendant, names)}`;
   return {
     name: name.slice(0, 100),
     scene,

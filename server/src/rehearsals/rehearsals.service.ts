@@ -44,8 +44,13 @@ export class RehearsalsService {
     private readonly scripts: ScriptsService,
   ) {}
 
+  /** In the order they were made. */
   list(lineId: LineId): Promise<RehearsalEntity[]> {
-    return this.rows.find({ where: { lineId, deletedAt: IsNull() }, order: { name: 'ASC' } });
+    return this.rows
+      .createQueryBuilder('rehearsal')
+      .where({ lineId, deletedAt: IsNull() })
+      .orderBy('rehearsal.rowid')
+      .getMany();
   }
 
   /** Keeps new rehearsals; how each goes now is what it is compared with later, if it goes as it should. */

@@ -33,7 +33,14 @@ export function LineBar() {
     >
       <LineMenu />
       <OnAirSentence />
-      <Flex ml="auto" gap="1.5" align="center" flexShrink="0">
+      <Flex
+        ml="auto"
+        gap="1.5"
+        align="center"
+        justify="flex-end"
+        flexShrink={{ base: '1', md: '0' }}
+        wrap={{ base: 'wrap', md: 'nowrap' }}
+      >
         <SaveMark />
         <ProofButton />
         <HandsetButton />

@@ -1,3 +1,4 @@
+import { showPhoneNumber } from '../../directory';
 import { findSheet, type Attendant, type Names } from '../../line';
 import { describeEnd, describeStretch, type Way } from '../../paths';
 
@@ -6,14 +7,13 @@ export function beginHeard(words: string): string {
   return words ? `You should hear: “${words}”` : 'It should ring through.';
 }
 
-export function keysToPress(keys: string): string {
-  return keys === 'nothing' ? 'Ring, and press nothing.' : `Ring, and press ${keys}.`;
+export function ringNumber(number: string): string {
+  return `Ring ${showPhoneNumber(number)}.`;
 }
 
-/** The clock is pretended on the handset in a window of its own. */
-export function momentToSet(reading: string): string {
-  const [date, time] = reading.split('T');
-  return `On the handset, pretend it is ${date} at ${time}. `;
+/** Keys one after the other: "Press 2, then 1." */
+export function keysToPress(keys: readonly string[]): string {
+  return keys.length === 1 && keys[0] === 'nothing' ? 'Press nothing.' : `Press ${keys.join(', then ')}.`;
 }
 
 /** What should happen on a way: whose phones ring, what is heard, where it ends. */

@@ -90,9 +90,14 @@ const partWords: Readonly<Record<string, string>> = {
 
 /** A path as a sentence: "Ring Moorings for 20 s, then take a message in Moorings box." */
 export function pathSentence(path: Path, attendant: Attendant, names: Names): string {
-  const steps = path.map((step) => [describeStep(step, attendant, names), details(step)].filter(Boolean).join(' '));
+  const steps = path.map((step) => stepSentence(step, attendant, names));
   const text = steps.join(', then ');
   return text === '' ? 'Nothing.' : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+}
+
+function stepSentence(step: Step, attendant: Attendant, names: Names): string {
+  if (step.type === 'say' && step.spoken.type === 'typed') return `say “${step.spoken.words}”`;
+  return [describeStep(step, attendant, names), details(step)].filter(Boolean).join(' ');
 }
 
 /** What of a step its short description leaves out. */
@@ -100,8 +105,6 @@ function details(step: Step): string {
   const said: string[] = [];
   if ('before' in step && step.before) said.push(`saying “${step.before}” before`);
   if ('accept' in step && step.accept) said.push('to be accepted with 1');
-  if (step.type === 'say' && step.spoken.type === 'typed' && step.spoken.words.length > 30)
-    said.push(`(${step.spoken.words})`);
   if (step.type === 'hangUp' && step.words) said.push(`saying “${step.words}”`);
   if (step.type === 'record' && step.on && !step.tells) said.push('without telling the caller');
   if ('hear' in step && step.hear.type !== 'ringback')

@@ -46,6 +46,13 @@ export function describeMoment({ slot, specialId, callerListId }: MomentKind, na
   }
 }
 
+/** Where a way ends, with the box that a message is left in. */
+export function describeWholeEnd(end: WayEnd, attendant: Attendant, names: Names): string {
+  return end.type === 'message'
+    ? `message in ${names[end.boxId] ?? 'a deleted box'}`
+    : describeEnd(end, attendant, names);
+}
+
 export const staffWords: Readonly<Record<StaffDoes, string>> = {
   answers: 'somebody answers',
   noAnswer: 'nobody answers',

@@ -35,5 +35,11 @@ function wordsOf(name: string): readonly string[] {
 
 function fixFor({ typed, part }: SpokenText, said: string): { readonly fix?: Edit } {
   if (!part || !typed.includes(said)) return {};
-  return { fix: { type: 'setWords', ...part, words: typed.replace(said, '{business}') } };
+  return {
+    fix: {
+      type: 'together',
+      edits: [{ type: 'setWords', ...part, words: typed.replace(said, '{business}') }],
+      why: 'say the name of the business live',
+    },
+  };
 }

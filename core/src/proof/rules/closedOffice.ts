@@ -1,4 +1,5 @@
-import type { Rule } from '../rule';
+import { sheetOfSlot, slotKey } from '../../line';
+import type { Found, Rule } from '../rule';
 import { desksOnly, reachedRings } from '../staffAt';
 
 /** Phones on desks that ring while the office is closed, and nobody is there to hear them. */
@@ -6,8 +7,14 @@ export const closedOffice: Rule<'closedOffice'> = {
   name: 'closedOffice',
   grade: 'caution',
   consequence: 'waits',
-  find: (subject) =>
-    reachedRings(subject)
-      .filter(({ step, closed }) => closed.some((atMs) => desksOnly(subject, step, atMs)))
-      .map(({ slot, stepIndex }) => ({ at: { type: 'path', slot, stepIndex } })),
+  find: (subject) => {
+    const found = new Map<string, Found>();
+    for (const { slot, stepIndex, step, closed } of reachedRings(subject)) {
+      // Where one key of a menu does, most do: once for each sheet is enough.
+      const where = sheetOfSlot(slot) ?? slotKey(slot);
+      if (found.has(where) || !closed.some((atMs) => desksOnly(subject, step, atMs))) continue;
+      found.set(where, { at: { type: 'path', slot, stepIndex } });
+    }
+    return [...found.values()];
+  },
 };

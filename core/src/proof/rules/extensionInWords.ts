@@ -34,5 +34,11 @@ function fixFor(
   person: ProofSubject['people'][number] | undefined,
 ): { readonly fix?: Edit } {
   if (!part || !person || !typed.includes(extension)) return {};
-  return { fix: { type: 'setWords', ...part, words: typed.replace(extension, `{extension ${person.id}}`) } };
+  return {
+    fix: {
+      type: 'together',
+      edits: [{ type: 'setWords', ...part, words: typed.replace(extension, `{extension ${person.id}}`) }],
+      why: 'say the extension live',
+    },
+  };
 }

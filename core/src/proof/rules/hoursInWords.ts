@@ -30,5 +30,11 @@ function factsOf({ words }: TimesSaid, subject: ProofSubject) {
 /** The week as it is, said live, in place of times that are written out. */
 function fixFor({ typed, part }: SpokenText, { words, start, end }: TimesSaid): { readonly fix?: Edit } {
   if (!part || !start || !end || !typed.includes(words)) return {};
-  return { fix: { type: 'setWords', ...part, words: typed.replace(words, '{week}') } };
+  return {
+    fix: {
+      type: 'together',
+      edits: [{ type: 'setWords', ...part, words: typed.replace(words, '{week}') }],
+      why: 'say the hours live',
+    },
+  };
 }

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { instantOf } from '@locutor/core/hours';
 import { Check, X } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { useParams } from 'react-router';
@@ -21,6 +22,7 @@ export default function FirstCalls() {
   const version = useVersion(line.id, versionId);
   const { data: items } = useFirstCalls(line.id, versionId);
   const [by, setBy] = useState(whoIsIt);
+  const now = useNow(60_000);
   if (!versionId) {
     return (
       <Box pb="8">
@@ -31,7 +33,7 @@ export default function FirstCalls() {
   }
   const right = items?.filter(({ tick }) => tick?.state === 'right').length ?? 0;
   const wrong = items?.filter(({ tick }) => tick?.state === 'wrong').length ?? 0;
-  const parts = [...new Set(items?.map(({ part }) => part))];
+  const parts = [...new Map(items?.map((item) => [item.part, item.reading]))];
   return (
     <Box pb="8">
       <ScreenHead title="First calls">
@@ -54,11 +56,26 @@ export default function FirstCalls() {
         {items?.length === 0 && (
           <Text mt="3">This version is of an earlier release, before there were checklists.</Text>
         )}
-        {parts.map((part) => (
+        {parts.map(([part, reading]) => (
           <Box as="section" key={part} aria-label={part}>
-            <Heading as="h2" fontSize="15px" fontWeight="600" mt="5" mb="1">
+            <Heading as="h2" fontSize="15px" fontWeight="600" mt="5">
               {part}
             </Heading>
+            <Text color="quiet" fontSize="13px" mb="1.5">
+              {reading ? (
+                <>
+                  Another moment than now:{' '}
+                  <Text asChild color="petrol.fg" textDecoration="underline">
+                    <a href="/handset" target="_blank" rel="noreferrer">
+                      open a handset
+                    </a>
+                  </Text>{' '}
+                  and pretend it is {showWhen(instantOf(reading, line.timeZone), line.timeZone, now)}.
+                </>
+              ) : (
+                'It is so now: ring with any telephone.'
+              )}
+            </Text>
             <Box as="ol" listStyleType="none">
               {items
                 ?.filter((item) => item.part === part)

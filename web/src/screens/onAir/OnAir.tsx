@@ -190,6 +190,8 @@ function Findings() {
   );
 }
 
+const mostBrokenShown = 5;
+
 function RehearsalsSaid() {
   const { names } = useDraftTools();
   const { all } = useRuns();
@@ -213,7 +215,7 @@ function RehearsalsSaid() {
           ? `All ${all.length} were run${broken.length > 0 ? `; ${broken.length} do not hold, and somebody said yes to them` : ' and go as they should'}.`
           : `${open.length} of ${all.length} no longer hold.`}
       </Text>
-      {open.map(({ rehearsal, run }) => (
+      {open.slice(0, mostBrokenShown).map(({ rehearsal, run }) => (
         <Box key={rehearsal.id} py="2" borderTopWidth="1px" borderColor="hairline">
           <Text fontWeight="500">{rehearsal.name}</Text>
           <Text fontSize="13px">
@@ -228,6 +230,11 @@ function RehearsalsSaid() {
           {run && <TwoTraces was={rehearsal.was} run={run} />}
         </Box>
       ))}
+      {open.length > mostBrokenShown && (
+        <Text asChild color="petrol.fg" textDecoration="underline">
+          <Link to="/rehearsals">and {open.length - mostBrokenShown} more</Link>
+        </Text>
+      )}
     </>
   );
 }

@@ -1,5 +1,6 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { sheetLines, type Attendant, type Names, type Sheet } from '@locutor/core/line';
+import type { ReactNode } from 'react';
 
 interface Props {
   readonly sheet: Sheet;
@@ -7,17 +8,22 @@ interface Props {
   readonly names: Names;
   /** The same sheet in another version; lines that are not the same are marked. */
   readonly other?: { readonly sheet: Sheet; readonly attendant: Attendant; readonly names: Names } | undefined;
+  /** What can be done with it. */
+  readonly children?: ReactNode;
 }
 
 /** A sheet as a page to be read: what is said in serif, what happens as sentences. */
-export function SheetPage({ sheet, attendant, names, other }: Props) {
+export function SheetPage({ sheet, attendant, names, other, children }: Props) {
   const lines = sheetLines(sheet, attendant, names);
   const others = other && new Map(sheetLines(other.sheet, other.attendant, other.names).map((line) => [line.id, line]));
   return (
     <Box>
-      <Heading as="h3" fontSize="14px" fontWeight="600" mb="1">
-        {sheet.name}
-      </Heading>
+      <Flex align="center" justify="space-between" gap="2" mb="1">
+        <Heading as="h3" fontSize="14px" fontWeight="600">
+          {sheet.name}
+        </Heading>
+        {children}
+      </Flex>
       {lines.map(({ id, label, spoken, does }) => {
         const was = others?.get(id);
         const isOther = others !== undefined && (was?.spoken !== spoken || was.does !== does || was.label !== label);

@@ -16,21 +16,35 @@ interface Props {
   readonly more?: readonly ToldDifference[];
 }
 
+const columns = { base: '1fr', md: '190px 1fr 1fr' };
+
 /** What is not the same for callers in two versions: in words, and as sheets side by side. */
 export function TwoVersions({ before, after, more = [] }: Props) {
   const names = { ...before.names, ...after.names };
   const differences = [...differencesInWords(before.attendant, after.attendant, names), ...more];
   const [shown, setShown] = useState<SheetId | null>(null);
-  const sheets = [...new Set(differences.flatMap(({ sheetId }) => sheetId ?? []))];
   if (differences.length === 0) return <Text>Nothing: both say and do the same.</Text>;
   return (
     <>
+      <Grid
+        templateColumns={columns}
+        columnGap="4"
+        fontSize="12.5px"
+        color="quiet"
+        pb="1"
+        aria-hidden
+        display={{ base: 'none', md: 'grid' }}
+      >
+        <span />
+        <span>{before.title}</span>
+        <span>{after.title}</span>
+      </Grid>
       <Box as="ul" listStyleType="none" aria-label="What is not the same">
         {differences.map(({ where, was, is, sheetId }, index) => (
           <Grid
             as="li"
             key={index}
-            templateColumns={{ base: '1fr', md: '190px 1fr 1fr' }}
+            templateColumns={columns}
             columnGap="4"
             py="1.5"
             borderTopWidth="1px"
@@ -44,7 +58,7 @@ export function TwoVersions({ before, after, more = [] }: Props) {
             <Text>
               <Text srOnly>Now: </Text>
               {is || 'nothing'}
-              {sheetId && sheets.includes(sheetId) && (
+              {sheetId && differences.findIndex((each) => each.sheetId === sheetId) === index && (
                 <Button size="2xs" variant="ghost" ml="1" onClick={() => setShown(shown === sheetId ? null : sheetId)}>
                   {shown === sheetId ? 'Put away' : 'Side by side'}
                 </Button>

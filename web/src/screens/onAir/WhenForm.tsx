@@ -39,7 +39,7 @@ export function WhenForm({ stops }: { readonly stops: string | null }) {
   const log =
     quiet && quiet.calls > 0 ? `by ${quiet.calls.toLocaleString()} calls of the last weeks` : 'no calls are logged yet';
   const hourWords = (hour: QuietHour | undefined): string =>
-    hour ? `${showWhen(hour.atMs, line.timeZone, now)}: about ${hour.calls.toFixed(1)} calls in that hour, ${log}` : '';
+    hour ? `${showWhen(hour.atMs, line.timeZone, now)}: ${callsWords(hour.calls)} in that hour, ${log}` : '';
   return (
     <form onSubmit={submit} aria-label="Put on air">
       <Flex direction="column" gap="0.5">
@@ -104,6 +104,11 @@ export function WhenForm({ stops }: { readonly stops: string | null }) {
       <Progress state={state} />
     </form>
   );
+}
+
+/** How many calls are to be expected. */
+function callsWords(calls: number): string {
+  return calls < 0.1 ? 'hardly a call' : `about ${calls.toFixed(1)} calls`;
 }
 
 function Choice({

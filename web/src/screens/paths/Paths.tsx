@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Input, Table, Text } from '@chakra-ui/react';
 import {
   describeChoices,
-  describeEnd,
+  describeWholeEnd,
   describeMoment,
   differenceWords,
   staffWords,
@@ -43,7 +43,7 @@ export default function Paths() {
   }, [found, differences]);
   const listed = all.filter(({ path, is }) => {
     const over = Number(filter.over) * 1000;
-    const words = `${describeChoices(path.turns)} ${describeEnd(path.end, attendant, names)} ${describeMoment(path.moment, names)}`;
+    const words = `${describeChoices(path.turns)} ${describeWholeEnd(path.end, attendant, names)} ${describeMoment(path.moment, names)}`;
     return (
       (filter.moment === '' || path.moment.key === filter.moment) &&
       (filter.staff === '' || path.staff === filter.staff) &&
@@ -144,7 +144,7 @@ export default function Paths() {
                 </Table.Cell>
                 <Table.Cell fontFamily="mono">{describeChoices(path.turns)}</Table.Cell>
                 <Table.Cell>{staffWords[path.staff]}</Table.Cell>
-                <Table.Cell>{describeEnd(path.end, attendant, names)}</Table.Cell>
+                <Table.Cell>{describeWholeEnd(path.end, attendant, names)}</Table.Cell>
                 <Seconds ms={path.personMs} />
                 <Seconds ms={path.quickPersonMs} />
                 <Seconds ms={path.endMs} />

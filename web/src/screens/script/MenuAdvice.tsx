@@ -12,7 +12,10 @@ interface Props {
 /** What could be better in what a menu says; it follows the typing, not hinders it. */
 export function MenuAdvice({ menu, voice, sentences }: Props) {
   const late = useDeferredValue(menu);
-  const advice = adviceOnMenu(late, voice, estimateSentencesMs(sentences));
+  // Length and number of options are notes of the proof, in the margin.
+  const advice = adviceOnMenu(late, voice, estimateSentencesMs(sentences)).filter(
+    ({ type }) => type !== 'long' && type !== 'manyOptions',
+  );
   if (advice.length === 0) return null;
   return (
     <Box as="ul" mt="2" listStyleType="none" aria-label="Advice on what is said">

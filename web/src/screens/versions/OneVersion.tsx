@@ -69,10 +69,9 @@ export default function OneVersion() {
         <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="5" mt="4">
           {attendant.sheets.map((sheet) => (
             <Box key={sheet.id} bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="3" minW="0">
-              <Flex justify="flex-end" mb="-6">
-                <Listen sentences={sheetSentences(sheet, attendant.voice, then)} label={`Listen to ${sheet.name}`} />
-              </Flex>
-              <SheetPage sheet={sheet} attendant={attendant} names={names} />
+              <SheetPage sheet={sheet} attendant={attendant} names={names}>
+                <Listen sentences={sheetSentences(sheet, attendant.voice, then)} />
+              </SheetPage>
             </Box>
           ))}
         </Grid>

@@ -65,9 +65,9 @@ function Row({ version }: { readonly version: Version }) {
       borderColor="hairline"
       aria-label={`Version ${number}`}
     >
-      <Box pt="1.5">
+      <Flex pt="1.5">
         <Lamp isOn={onAir} />
-      </Box>
+      </Flex>
       <Box flex="1" minW="0">
         <Text fontWeight="500">
           Version <span style={{ fontVariantNumeric: 'tabular-nums' }}>{number}</span>
