@@ -103,7 +103,7 @@ async function castOf(ask: Ask, line: Line): Promise<Cast> {
   const boxes = await ask<Box[]>('GET', '/api/boxes');
   for (const [name, { code, pin }] of Object.entries(boxCodes)) {
     const { id, revision } = named(boxes, name) as Box & { revision: number };
-    await ask('PATCH', `/api/boxes/${id}`, { revision, code, pin });
+    await ask('PATCH', `/api/boxes/${id}`, { revision, code, pin, ownerId: null });
   }
   const person = (name: StaffName): Person['id'] => named(people, name).id;
   const made: Group[] = [];

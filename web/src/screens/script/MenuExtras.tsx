@@ -4,8 +4,11 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { usePeople } from '../../api/resources';
+import { useFindings } from '../../draft/useFindings';
+import { FixButton } from '../../parts/FindingWords';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { findingSheet } from './findingSheet';
 import { Fallback } from './MenuSheet';
 
 type Props = Pick<Menu, 'extensions' | 'speech' | 'options'> & { readonly sheetId: SheetId };
@@ -15,6 +18,10 @@ export const MenuExtras = memo(function MenuExtras({ sheetId, extensions, speech
   const { edit } = useDraftTools();
   const people = usePeople();
   const set = (settings: Partial<MenuSettings>) => edit({ type: 'setMenuSettings', sheetId, settings });
+  // Offered here even where somebody has said yes to the wait.
+  const waits = useFindings().filter(
+    (finding) => finding.rule === 'keyIsFirstDigit' && findingSheet(finding) === sheetId,
+  );
   const digits = [...new Set(people.map(({ extension }) => extension.charAt(0)))].sort();
   const waiting = options.filter(({ key }) => digits.includes(key)).map(({ key }) => key);
   return (
@@ -55,7 +62,10 @@ export const MenuExtras = memo(function MenuExtras({ sheetId, extensions, speech
             : 'No key of this menu has to wait. '}
           <Text asChild textDecoration="underline">
             <Link to="/directory/extensions">See the extension plan</Link>
-          </Text>
+          </Text>{' '}
+          {waits.map((finding) => (
+            <FixButton key={finding.key} finding={finding} />
+          ))}
         </Text>
       )}
       <Box lineHeight="1.9">
