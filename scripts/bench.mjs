@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib';
 import { benchCore } from './benchCore.mjs';
 import { benchSound } from './benchSound.mjs';
 import { benchHours } from './benchHours.mjs';
+import { benchProof } from './benchProof.mjs';
 import { benchLive } from './benchLive.mjs';
 import { chromium } from './chromium.mjs';
 import { largeAttendant } from './largeScript.mjs';
@@ -32,6 +33,7 @@ await benchLive(url, pid, row);
 await stop();
 benchCore(core, row);
 benchHours(core, row);
+benchProof(core, row);
 benchSound(row);
 for (const { what, value, beside } of rows) console.log(`${what.padEnd(52)}${value.padStart(22)}   ${beside}`);
 

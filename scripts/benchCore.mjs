@@ -7,7 +7,6 @@ export function benchCore(core, row) {
   benchHour(core, row);
   const large = (menus) => scriptOf(core, largeAttendant(core, { menus, people, boxId: boxes[0].id }));
   benchWays(core, row, large(50));
-  benchProof(core, row, large(200));
 }
 
 const people = Array.from({ length: 17 }, (_, index) => ({
@@ -131,12 +130,4 @@ function benchWays(core, row, script) {
   let rows = 0;
   const mapMs = bestMs(7, () => (rows = layOut(findWays(script, { atMs, once: true }).ways, options).rows.length));
   row('Time map of 50 menus, found and laid out', `${mapMs.toFixed(1)} ms`, `${rows} rows; aim: under 50 ms`);
-}
-
-function benchProof(core, row, script) {
-  const { proof } = core('proof');
-  const { attendant, number } = script.lines[0];
-  const subject = { ...script, attendant, number, hours, today: '2026-11-23' };
-  const proofMs = bestMs(7, () => proof(subject));
-  row('Proof of 200 menus, read whole', `${proofMs.toFixed(1)} ms`);
 }

@@ -9,7 +9,18 @@ export {
   type SheetId,
 } from './ids';
 export { longestAddress, type Line } from './line';
-export { placedPaths, reachedFrom, sheetsReachedFrom, stepsThatRun, type PlacedPath } from './reach';
+export {
+  pathGraph,
+  placedPaths,
+  placedSteps,
+  reachedFrom,
+  reachedIn,
+  sheetsReachedFrom,
+  stepsThatRun,
+  type PathGraph,
+  type PlacedPath,
+  type PlacedStep,
+} from './reach';
 export { slotOfAnswer, usableSwitch } from './slotOfAnswer';
 export { isKey, keys, spokenKey, type Key } from './key';
 export {

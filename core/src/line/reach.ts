@@ -1,7 +1,7 @@
 import { queueReasons } from '../directory';
 import type { Attendant } from './attendant';
 import type { SheetId } from './ids';
-import { pathsOf, sheetOfSlot, slotKey, slotsOfSheet, type Slot } from './slot';
+import { pathsOf, sheetOfSlot, slotKey, type Slot } from './slot';
 import { alwaysEnds, type Path, type Step } from './step';
 
 /** A place that holds a path, with the path. */
@@ -10,16 +10,78 @@ export interface PlacedPath {
   readonly path: Path;
 }
 
-const graphs = new WeakMap<Attendant, ReadonlyMap<string, PlacedPath>>();
+/** A step with its place. */
+export interface PlacedStep {
+  readonly step: Step;
+  readonly slot: Slot;
+  readonly stepIndex: number;
+}
 
-/** Every path of an attendant by its place; read once for each attendant. */
-export function placedPaths(attendant: Attendant): ReadonlyMap<string, PlacedPath> {
+/** The paths of an attendant and how they hang together; the same one as long as no path changes, whatever is typed. */
+export interface PathGraph {
+  readonly byKey: ReadonlyMap<string, PlacedPath>;
+  readonly bySheet: ReadonlyMap<SheetId, readonly PlacedPath[]>;
+  readonly steps: readonly PlacedStep[];
+}
+
+const graphs = new WeakMap<Attendant, PathGraph>();
+
+let last: { readonly attendant: Attendant; readonly graph: PathGraph } | null = null;
+
+/** Read once for each attendant; words that are typed leave it as it is. */
+export function pathGraph(attendant: Attendant): PathGraph {
   let graph = graphs.get(attendant);
   if (!graph) {
-    graph = new Map(pathsOf(attendant).map((placed) => [slotKey(placed.slot), placed]));
+    graph = last && hasSamePaths(last.attendant, attendant) ? last.graph : readGraph(attendant);
     graphs.set(attendant, graph);
   }
+  last = { attendant, graph };
   return graph;
+}
+
+function hasSamePaths(one: Attendant, other: Attendant): boolean {
+  if (one.answering !== other.answering || one.paths !== other.paths || one.fallbacks !== other.fallbacks) return false;
+  return (
+    one.sheets.length === other.sheets.length &&
+    one.sheets.every((sheet, index) => {
+      const now = other.sheets[index];
+      if (sheet === now) return true;
+      if (sheet.id !== now?.id) return false;
+      if (sheet.type === 'announcement') return now.type === 'announcement' && sheet.afterPath === now.afterPath;
+      return (
+        now.type === 'menu' &&
+        sheet.options === now.options &&
+        sheet.silencePath === now.silencePath &&
+        sheet.wrongKeyPath === now.wrongKeyPath
+      );
+    })
+  );
+}
+
+function readGraph(attendant: Attendant): PathGraph {
+  const all = pathsOf(attendant);
+  const bySheet = new Map<SheetId, PlacedPath[]>();
+  for (const placed of all) {
+    const sheetId = sheetOfSlot(placed.slot);
+    const known = sheetId && bySheet.get(sheetId);
+    if (known) known.push(placed);
+    else if (sheetId) bySheet.set(sheetId, [placed]);
+  }
+  return {
+    byKey: new Map(all.map((placed) => [slotKey(placed.slot), placed])),
+    bySheet,
+    steps: all.flatMap(({ slot, path }) => path.map((step, stepIndex) => ({ step, slot, stepIndex }))),
+  };
+}
+
+/** Every path of an attendant by its place. */
+export function placedPaths(attendant: Attendant): ReadonlyMap<string, PlacedPath> {
+  return pathGraph(attendant).byKey;
+}
+
+/** Every step of an attendant with its place. */
+export function placedSteps(attendant: Attendant): readonly PlacedStep[] {
+  return pathGraph(attendant).steps;
 }
 
 /**
@@ -27,20 +89,28 @@ export function placedPaths(attendant: Attendant): ReadonlyMap<string, PlacedPat
  * them. `back` and `sayAgain` lead to where a call has been before, and add nothing.
  */
 export function reachedFrom(attendant: Attendant, from: readonly Slot[]): readonly PlacedPath[] {
-  const graph = placedPaths(attendant);
-  const bySheet = slotsBySheet(attendant);
-  const met = new Set<string>();
-  const found: PlacedPath[] = [];
-  const left = [...from];
-  for (let slot = left.pop(); slot; slot = left.pop()) {
-    const key = slotKey(slot);
-    const placed = graph.get(key);
-    if (met.has(key) || !placed) continue;
-    met.add(key);
-    found.push(placed);
-    for (const step of stepsThatRun(placed.path)) left.push(...nextOf(step, bySheet));
+  return reachedIn(pathGraph(attendant), from);
+}
+
+/** The same of paths that hang together. */
+export function reachedIn(graph: PathGraph, from: readonly Slot[]): readonly PlacedPath[] {
+  const met = new Set<PlacedPath>();
+  const sheetsMet = new Set<SheetId>();
+  const left = placedAt(graph, from);
+  for (let placed = left.pop(); placed; placed = left.pop()) {
+    if (met.has(placed)) continue;
+    met.add(placed);
+    for (const step of placed.path) {
+      if (step.type === 'goTo' && !sheetsMet.has(step.sheetId)) {
+        sheetsMet.add(step.sheetId);
+        left.push(...(graph.bySheet.get(step.sheetId) ?? []));
+      } else {
+        left.push(...placedAt(graph, slotsAfter(step)));
+      }
+      if (alwaysEnds(step)) break;
+    }
   }
-  return found;
+  return [...met];
 }
 
 /** The sheets that a call may come to from some places. */
@@ -54,21 +124,15 @@ export function stepsThatRun(path: Path): Path {
   return end < 0 ? path : path.slice(0, end + 1);
 }
 
-const sheetSlots = new WeakMap<Attendant['sheets'], ReadonlyMap<SheetId, readonly Slot[]>>();
-
-function slotsBySheet({ sheets }: Attendant): ReadonlyMap<SheetId, readonly Slot[]> {
-  let slots = sheetSlots.get(sheets);
-  if (!slots) {
-    slots = new Map(sheets.map((sheet) => [sheet.id, slotsOfSheet(sheet)]));
-    sheetSlots.set(sheets, slots);
-  }
-  return slots;
+function placedAt({ byKey }: PathGraph, slots: readonly Slot[]): PlacedPath[] {
+  return slots.flatMap((slot) => byKey.get(slotKey(slot)) ?? []);
 }
 
-function nextOf(step: Step, bySheet: ReadonlyMap<SheetId, readonly Slot[]>): readonly Slot[] {
+const nowhere: readonly Slot[] = [];
+
+/** Where else than to a sheet a step leads. */
+function slotsAfter(step: Step): readonly Slot[] {
   switch (step.type) {
-    case 'goTo':
-      return bySheet.get(step.sheetId) ?? [];
     case 'followPath':
       return [{ type: 'named', pathId: step.pathId }];
     case 'ringGroup':
@@ -76,6 +140,6 @@ function nextOf(step: Step, bySheet: ReadonlyMap<SheetId, readonly Slot[]>): rea
     case 'waitInQueue':
       return queueReasons.map((reason) => ({ type: 'queue', queueId: step.queueId, reason }));
     default:
-      return [];
+      return nowhere;
   }
 }

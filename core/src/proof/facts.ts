@@ -35,5 +35,8 @@ const factsOf = remember(
 
 /** The line's zone; where it is none, which has a rule of its own, the others read by a clock that there is. */
 export function zoneOf({ timeZone }: Pick<ProofSubject['line'], 'timeZone'>): TimeZone {
-  return isTimeZone(timeZone) ? timeZone : 'UTC';
+  return isKnownZone(timeZone) ? timeZone : 'UTC';
 }
+
+/** Asking the platform takes long. */
+export const isKnownZone = remember(isTimeZone);

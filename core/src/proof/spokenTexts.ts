@@ -1,6 +1,8 @@
 import type { Attendant, Greeting, Sheet, SheetId, Slot, VoiceId, WordsPart } from '../line';
 import { readPieces, sheetOfSlot } from '../line';
-import { rememberBy } from './remember';
+import type { Hours } from '../hours';
+import { keysSaid } from './reading/keysSaid';
+import { remember, rememberBy } from './remember';
 import type { FindingPlace, ProofSubject } from './rule';
 import { stepsOf } from './steps';
 
@@ -15,18 +17,24 @@ export interface SpokenText {
   readonly part: { readonly sheetId: SheetId; readonly part: WordsPart } | null;
 }
 
-/** Everything that is typed to be spoken: sheets, steps, the greetings of the library that are used, special dates. */
-export function spokenTexts(subject: ProofSubject): readonly SpokenText[] {
-  const { attendant, greetings, hours } = subject;
-  return [
+/** Everything that is typed to be spoken: sheets, steps, the greetings of the library, special dates. */
+export function spokenTexts({ attendant, greetings, hours }: ProofSubject): readonly SpokenText[] {
+  return textsOf(attendant, greetings, hours);
+}
+
+const textsOf = remember(
+  (attendant: Attendant, greetings: readonly Greeting[], hours: Hours): readonly SpokenText[] => [
     ...attendant.sheets.flatMap((sheet) => textsOfSheet(sheet, attendant.voice)),
     ...textsOfSteps(attendant),
     ...greetings.map(textOfGreeting),
     ...hours.special
       .filter(({ words }) => words !== '')
       .map(({ id, words }) => text({ type: 'hours', specialId: id }, words, attendant.voice)),
-  ];
-}
+  ],
+);
+
+/** The keys that words of a sheet tell callers to press. */
+export const keysIn = rememberBy(({ words, voice }: SpokenText) => keysSaid(words, voice));
 
 /** The words of a sheet itself, part by part. */
 export const textsOfSheet = rememberBy((sheet: Sheet, attendantVoice: VoiceId): readonly SpokenText[] => {

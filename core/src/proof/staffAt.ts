@@ -1,8 +1,9 @@
 import { memberPhone, type Group, type Person, type Queue } from '../directory';
 import { isWorkingAt, type Hours, type HoursId } from '../hours';
-import { placedPaths, reachedFrom, slotKey, stepsThatRun, type Slot, type Step } from '../line';
+import { pathGraph, reachedIn, stepsThatRun, type PathGraph, type PlacedPath, type Slot, type Step } from '../line';
 import { answeringMoments, type AnsweringAt } from './moments';
 import { zoneOf } from './facts';
+import { peopleById } from './people';
 import { remember, rememberBy } from './remember';
 import type { ProofSubject } from './rule';
 
@@ -11,38 +12,32 @@ export interface ReachedRing {
   readonly slot: Slot;
   readonly stepIndex: number;
   readonly step: Extract<Step, { type: 'ring' | 'ringGroup' | 'waitInQueue' }>;
-  readonly moments: readonly number[];
-  /** Those at which no period of the line's hours runs. */
-  readonly closed: readonly number[];
+  /** By whatever answers: the moments at which a call may come there, and those of them at which nothing runs. */
+  readonly when: readonly Pick<AnsweringAt, 'moments' | 'closed'>[];
 }
 
 /** Every step that rings colleagues, with the moments of the weeks ahead at which a call may come to it. */
 export function reachedRings(subject: ProofSubject): readonly ReachedRing[] {
-  return ringsReached(subject.attendant, answeringMoments(subject));
+  return ringsReached(pathGraph(subject.attendant), answeringMoments(subject));
 }
 
-const ringsReached = remember(
-  (attendant: ProofSubject['attendant'], answering: readonly AnsweringAt[]): readonly ReachedRing[] => {
-    const reached = new Map<string, { moments: number[]; closed: number[] }>();
-    for (const { slot: from, moments, closed } of answering) {
-      for (const { slot } of reachedFrom(attendant, [from])) {
-        const known = reached.get(slotKey(slot)) ?? { moments: [], closed: [] };
-        known.moments.push(...moments);
-        known.closed.push(...closed);
-        reached.set(slotKey(slot), known);
-      }
+const ringsReached = remember((graph: PathGraph, answering: readonly AnsweringAt[]): readonly ReachedRing[] => {
+  const reached = new Map<PlacedPath, AnsweringAt[]>();
+  for (const each of answering) {
+    for (const placed of reachedIn(graph, [each.slot])) {
+      const known = reached.get(placed);
+      if (known) known.push(each);
+      else reached.set(placed, [each]);
     }
-    return [...placedPaths(attendant)].flatMap(([key, { slot, path }]) => {
-      const when = reached.get(key);
-      if (!when) return [];
-      return stepsThatRun(path).flatMap((step, stepIndex): ReachedRing[] =>
-        step.type === 'ring' || step.type === 'ringGroup' || step.type === 'waitInQueue'
-          ? [{ slot, stepIndex, step, ...when }]
-          : [],
-      );
-    });
-  },
-);
+  }
+  return [...reached].flatMap(([{ slot, path }, when]) =>
+    stepsThatRun(path).flatMap((step, stepIndex): ReachedRing[] =>
+      step.type === 'ring' || step.type === 'ringGroup' || step.type === 'waitInQueue'
+        ? [{ slot, stepIndex, step, when }]
+        : [],
+    ),
+  );
+});
 
 /** Whether anybody whom a step rings works at one of some moments. */
 export function someoneWorks(subject: ProofSubject, step: ReachedRing['step'], moments: readonly number[]): boolean {
@@ -89,7 +84,7 @@ interface Rung {
 }
 
 function rungBy(subject: ProofSubject, step: ReachedRing['step']): Rung | undefined {
-  const people = byId(subject.people);
+  const people = peopleById(subject.people);
   if (step.type === 'ring') {
     const person = people.get(step.personId);
     return person && { hoursId: null, people: [person], on: null };
@@ -102,7 +97,3 @@ function rungBy(subject: ProofSubject, step: ReachedRing['step']): Rung | undefi
   const kept = group.workingOnly ? members : members.map(({ phones }) => ({ phones, hoursId: null }));
   return { hoursId: group.hoursId, people: kept, on: group.ringsOn };
 }
-
-const byId = remember(
-  (people: readonly Person[]): ReadonlyMap<string, Person> => new Map(people.map((person) => [person.id, person])),
-);

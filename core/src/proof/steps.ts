@@ -1,23 +1,15 @@
-import { placedPaths, type Slot, type Step } from '../line';
+import { placedSteps, type PlacedStep, type Step } from '../line';
 import type { Found, ProofSubject } from './rule';
 
-/** A step with its place. */
-export interface PlacedStep {
-  readonly step: Step;
-  readonly slot: Slot;
-  readonly stepIndex: number;
-}
-
-/** Every step of an attendant of some kinds. */
+/** Every step of an attendant of some kinds, with its place. */
 export function stepsOf<Type extends Step['type']>(
   { attendant }: Pick<ProofSubject, 'attendant'>,
   ...types: readonly Type[]
 ): readonly (PlacedStep & { readonly step: Extract<Step, { type: Type }> })[] {
   const wanted: readonly string[] = types;
-  return [...placedPaths(attendant).values()].flatMap(({ slot, path }) =>
-    path.flatMap((step, stepIndex) =>
-      wanted.includes(step.type) ? [{ step: step as Extract<Step, { type: Type }>, slot, stepIndex }] : [],
-    ),
+  return placedSteps(attendant).filter(
+    (placed): placed is PlacedStep & { readonly step: Extract<Step, { type: Type }> } =>
+      wanted.includes(placed.step.type),
   );
 }
 
@@ -27,9 +19,10 @@ export function stepsWhere(
   isFound: (step: Step) => boolean,
   more: (placed: PlacedStep) => Partial<Found> = () => ({}),
 ): readonly Found[] {
-  return [...placedPaths(attendant).values()].flatMap(({ slot, path }) =>
-    path.flatMap((step, stepIndex): Found[] =>
-      isFound(step) ? [{ at: { type: 'path', slot, stepIndex }, ...more({ step, slot, stepIndex }) }] : [],
-    ),
-  );
+  return placedSteps(attendant)
+    .filter(({ step }) => isFound(step))
+    .map((placed) => ({
+      at: { type: 'path', slot: placed.slot, stepIndex: placed.stepIndex },
+      ...more(placed),
+    }));
 }

@@ -1,4 +1,4 @@
-import { isKey, languageOf, type Key, type VoiceId } from '../../line';
+import { isKey, languageOf, type Key, type Language, type VoiceId } from '../../line';
 import { numberOf } from './numbers';
 
 /** A key that words tell callers to press. */
@@ -19,14 +19,19 @@ const press = {
 } as const;
 const before = { en: 'for|to', fr: 'pour', es: 'para', de: 'für' } as const;
 
+const patterns = Object.fromEntries(
+  (Object.keys(press) as Language[]).map((language) => [
+    language,
+    new RegExp(
+      `(?:\\b(?:${before[language]})\\s+([^.!?;\\n]{2,80}?),?\\s+(?:please\\s+)?)?\\b${press[language]}(?:\\s+(?:${before[language]})\\s+([^.!?;,\\n]{2,80}))?`,
+      'giu',
+    ),
+  ]),
+) as Readonly<Record<Language, RegExp>>;
+
 /** The keys that words tell callers to press, in the order they are told. */
 export function keysSaid(words: string, voice: VoiceId): readonly KeySaid[] {
-  const language = languageOf(voice);
-  const pattern = new RegExp(
-    `(?:\\b(?:${before[language]})\\s+([^.!?;\\n]{2,80}?),?\\s+(?:please\\s+)?)?\\b${press[language]}(?:\\s+(?:${before[language]})\\s+([^.!?;,\\n]{2,80}))?`,
-    'giu',
-  );
-  return [...words.matchAll(pattern)].flatMap((found): KeySaid[] => {
+  return [...words.matchAll(patterns[languageOf(voice)])].flatMap((found): KeySaid[] => {
     const key = keyOf(found[2] ?? '');
     return key ? [{ key, label: (found[1] ?? found[3] ?? '').trim(), words: found[0] }] : [];
   });

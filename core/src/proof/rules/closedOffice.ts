@@ -9,10 +9,11 @@ export const closedOffice: Rule<'closedOffice'> = {
   consequence: 'waits',
   find: (subject) => {
     const found = new Map<string, Found>();
-    for (const { slot, stepIndex, step, closed } of reachedRings(subject)) {
+    for (const { slot, stepIndex, step, when } of reachedRings(subject)) {
       // Where one key of a menu does, most do: once for each sheet is enough.
       const where = sheetOfSlot(slot) ?? slotKey(slot);
-      if (found.has(where) || !closed.some((atMs) => desksOnly(subject, step, atMs))) continue;
+      const isClosed = when.some(({ closed }) => closed.some((atMs) => desksOnly(subject, step, atMs)));
+      if (found.has(where) || !isClosed) continue;
       found.set(where, { at: { type: 'path', slot, stepIndex } });
     }
     return [...found.values()];

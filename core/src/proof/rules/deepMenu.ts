@@ -1,4 +1,4 @@
-import { findSheet, type Attendant, type SheetId } from '../../line';
+import { findSheet, pathGraph, type Attendant, type PathGraph, type SheetId } from '../../line';
 import type { Found, Rule } from '../rule';
 
 const deepestLevel = 3;
@@ -9,13 +9,25 @@ export const deepMenu: Rule<'deepMenu'> = {
   grade: 'tip',
   consequence: 'waits',
   find: ({ attendant }) =>
-    [...levels(attendant)]
+    [...levels(pathGraph(attendant), attendant)]
       .filter(([, level]) => level > deepestLevel)
       .map(([sheetId, level]): Found => ({ at: { type: 'sheet', sheetId }, facts: { level } })),
 };
 
 /** On which level each menu is met first. Announcements on the way make it no deeper. */
-function levels(attendant: Attendant): ReadonlyMap<SheetId, number> {
+function levels(graph: PathGraph, attendant: Attendant): ReadonlyMap<SheetId, number> {
+  let found = known.get(graph);
+  if (!found) {
+    found = findLevels(attendant);
+    known.set(graph, found);
+  }
+  return found;
+}
+
+/** The same as long as no path changes. */
+const known = new WeakMap<PathGraph, ReadonlyMap<SheetId, number>>();
+
+function findLevels(attendant: Attendant): ReadonlyMap<SheetId, number> {
   const found = new Map<SheetId, number>();
   const begins = [...attendant.answering.rules.map(({ path }) => path), attendant.answering.otherwise];
   let level = menusOf(attendant, begins);

@@ -1,8 +1,9 @@
+import type { Hours, TimeZone } from '../../hours';
 import { languageOf, type Edit } from '../../line';
 import { saidWeek } from '../../speech';
 import { proofFacts } from '../facts';
 import { timesSaid, type TimesSaid } from '../reading/timesSaid';
-import { rememberBy } from '../remember';
+import { remember, rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
 import { spokenTexts, type SpokenText } from '../spokenTexts';
 import { isKept } from '../statedHours';
@@ -24,8 +25,10 @@ const timesIn = rememberBy(({ words, voice }: SpokenText) => (languageOf(voice) 
 
 function factsOf({ words }: TimesSaid, subject: ProofSubject) {
   const { hours, zone, atMs } = proofFacts(subject);
-  return { words, now: saidWeek(hours, zone, atMs, 'en') };
+  return { words, now: weekSaid(hours, zone, atMs) };
 }
+
+const weekSaid = remember((hours: Hours, zone: TimeZone, atMs: number) => saidWeek(hours, zone, atMs, 'en'));
 
 /** The week as it is, said live, in place of times that are written out. */
 function fixFor({ typed, part }: SpokenText, { words, start, end }: TimesSaid): { readonly fix?: Edit } {

@@ -1,7 +1,6 @@
-import { keysSaid } from '../reading/keysSaid';
 import { mayBeSame } from '../reading/sameThing';
 import { atSlot, type Found, type Rule } from '../rule';
-import { textsOfSheet } from '../spokenTexts';
+import { keysIn, textsOfSheet } from '../spokenTexts';
 
 /** Words that say a key is for something else than what it is for. */
 export const keySaidOtherwise: Rule<'keySaidOtherwise'> = {
@@ -11,7 +10,7 @@ export const keySaidOtherwise: Rule<'keySaidOtherwise'> = {
   find: ({ attendant }) =>
     attendant.sheets.flatMap((sheet): readonly Found[] => {
       if (sheet.type !== 'menu') return [];
-      const said = textsOfSheet(sheet, attendant.voice).flatMap(({ words, voice }) => keysSaid(words, voice));
+      const said = textsOfSheet(sheet, attendant.voice).flatMap((text) => keysIn(text));
       return said.flatMap(({ key, label }): Found[] => {
         const option = sheet.options.find((each) => each.key === key);
         if (!option || label === '' || option.label === '' || mayBeSame(label, option.label)) return [];

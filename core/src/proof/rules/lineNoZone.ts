@@ -1,4 +1,4 @@
-import { isTimeZone } from '../../hours';
+import { isKnownZone } from '../facts';
 import type { Rule } from '../rule';
 
 /** A line whose clock nobody knows. */
@@ -6,5 +6,5 @@ export const lineNoZone: Rule<'lineNoZone'> = {
   name: 'lineNoZone',
   grade: 'fault',
   consequence: 'wrongPlace',
-  find: ({ line }) => (isTimeZone(line.timeZone) ? [] : [{ at: { type: 'line' } }]),
+  find: ({ line }) => (isKnownZone(line.timeZone) ? [] : [{ at: { type: 'line' } }]),
 };

@@ -1,5 +1,15 @@
-import { reachedFrom, slotOfRule, stepsThatRun, type Slot, type Step } from '../../line';
+import {
+  pathGraph,
+  reachedIn,
+  slotKey,
+  slotOfRule,
+  stepsThatRun,
+  type PathGraph,
+  type Slot,
+  type Step,
+} from '../../line';
 import { answeringMoments } from '../moments';
+import { rememberBy } from '../remember';
 import { atSlot, type ProofSubject, type Rule } from '../rule';
 
 /** Hours at which the business is open, and no way through leads to anybody. */
@@ -9,9 +19,7 @@ export const noWayToPerson: Rule<'noWayToPerson'> = {
   consequence: 'lost',
   find: (subject) =>
     openSlots(subject)
-      .filter(
-        (slot) => !reachedFrom(subject.attendant, [slot]).some(({ path }) => stepsThatRun(path).some(reachesPerson)),
-      )
+      .filter((slot) => !leadsToPerson(pathGraph(subject.attendant))(slotKey(slot), slot))
       .map((slot) => ({ at: atSlot(slot) })),
 };
 
@@ -22,6 +30,15 @@ function openSlots(subject: ProofSubject): readonly Slot[] {
   if (open.length > 0) return open;
   return [...subject.attendant.answering.rules.map(slotOfRule), { type: 'otherwise' }];
 }
+
+const leadsToPerson = rememberBy((graph: PathGraph) => {
+  const known = new Map<string, boolean>();
+  return (key: string, slot: Slot): boolean => {
+    const leads = known.get(key) ?? reachedIn(graph, [slot]).some(({ path }) => stepsThatRun(path).some(reachesPerson));
+    known.set(key, leads);
+    return leads;
+  };
+});
 
 function reachesPerson({ type }: Step): boolean {
   switch (type) {

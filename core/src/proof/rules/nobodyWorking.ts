@@ -8,6 +8,6 @@ export const nobodyWorking: Rule<'nobodyWorking'> = {
   consequence: 'lost',
   find: (subject) =>
     reachedRings(subject)
-      .filter(({ step, moments }) => moments.length > 0 && !someoneWorks(subject, step, moments))
+      .filter(({ step, when }) => !when.some(({ moments }) => someoneWorks(subject, step, moments)))
       .map(({ slot, stepIndex }) => ({ at: { type: 'path', slot, stepIndex } })),
 };

@@ -1,6 +1,7 @@
 import type { Person } from '../../directory';
 import { ownVoicemailSeconds, type Step } from '../../line';
 import { withStep } from '../mend';
+import { peopleById } from '../people';
 import type { Rule } from '../rule';
 import { stepsWhere } from '../steps';
 
@@ -24,7 +25,7 @@ export const ownVoicemail: Rule<'ownVoicemail'> = {
 function ringsOutsideSeconds(step: Step, people: readonly Person[]): number {
   if (step.type === 'ringOutside') return step.accept ? 0 : (step.seconds ?? 0);
   if (step.type !== 'ring' || step.seconds === null) return 0;
-  const phones = people.find(({ id }) => id === step.personId)?.phones ?? [];
+  const phones = peopleById(people).get(step.personId)?.phones ?? [];
   let left: number = step.seconds;
   let longest = 0;
   phones.forEach((phone, index) => {

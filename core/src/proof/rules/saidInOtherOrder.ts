@@ -1,7 +1,6 @@
 import type { Edit, Key, Menu } from '../../line';
-import { keysSaid } from '../reading/keysSaid';
 import type { Found, Rule } from '../rule';
-import { textsOfSheet } from '../spokenTexts';
+import { keysIn, textsOfSheet } from '../spokenTexts';
 
 /** Options written out in words in another order than that of the keys on the sheet. */
 export const saidInOtherOrder: Rule<'saidInOtherOrder'> = {
@@ -12,7 +11,7 @@ export const saidInOtherOrder: Rule<'saidInOtherOrder'> = {
     attendant.sheets.flatMap((sheet): Found[] => {
       if (sheet.type !== 'menu') return [];
       const texts = textsOfSheet(sheet, attendant.voice).filter(({ part }) => part && !part.part.endsWith('eyWords'));
-      const said = texts.flatMap(({ words, voice }) => keysSaid(words, voice)).map(({ key }) => key);
+      const said = texts.flatMap((text) => keysIn(text)).map(({ key }) => key);
       const told = [...new Set(said)].filter((key) => sheet.options.some((option) => option.key === key));
       const rows = sheet.options.map(({ key }) => key).filter((key) => told.includes(key));
       if (told.length < 2 || told.join('') === rows.join('')) return [];

@@ -1,5 +1,6 @@
 import type { Tell } from '../../directory';
 import { withStep } from '../mend';
+import { peopleById } from '../people';
 import type { Found, ProofSubject, Rule } from '../rule';
 import { stepsOf } from '../steps';
 
@@ -32,7 +33,7 @@ function unreachable(
   tell: readonly Tell[],
 ): readonly { readonly name: string; readonly by: 'text' | 'email' }[] {
   return tell.flatMap(({ personId, by }) => {
-    const person = people.find(({ id }) => id === personId);
+    const person = peopleById(people).get(personId);
     const address = by === 'text' ? person?.mobile : person?.email;
     return address ? [] : [{ name: person?.name ?? 'somebody who has left', by: by === 'text' ? by : 'email' }];
   });

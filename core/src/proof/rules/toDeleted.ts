@@ -1,8 +1,8 @@
-import { placedPaths, refersTo, type Edit, type Step } from '../../line';
+import { placedPaths, refersTo, type Edit, type PlacedStep, type Step } from '../../line';
 import { withoutStep, withStep } from '../mend';
 import { atSlot, type Found, type ProofSubject, type Rule } from '../rule';
-import { stepsWhere, type PlacedStep } from '../steps';
-import { remember } from '../remember';
+import { remember, rememberBy } from '../remember';
+import { stepsWhere } from '../steps';
 
 /** A step to something that is no longer there, or an answer for a list of callers that was deleted. */
 export const toDeleted: Rule<'toDeleted'> = {
@@ -16,10 +16,12 @@ export const toDeleted: Rule<'toDeleted'> = {
         ? [{ at: atSlot(slot), fix: { type: 'removeRule', rule: slot } }]
         : [],
     );
-    const isFound = (step: Step): boolean => refersTo(step).some((id) => !isThere(id));
+    const isFound = (step: Step): boolean => referredBy(step).some((id) => !isThere(id));
     return [...rules, ...stepsWhere(subject, isFound, (placed) => fixFor(subject, placed, isFound))];
   },
 };
+
+const referredBy = rememberBy(refersTo);
 
 function knownIn(subject: ProofSubject): (id: string) => boolean {
   const { people, groups, queues, boxes, contacts, greetings, lines, callerLists, allHours, attendant } = subject;

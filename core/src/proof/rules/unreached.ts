@@ -1,4 +1,15 @@
-import { sheetsReachedFrom, slotOfFallback, slotOfRule, usesOf, type Slot } from '../../line';
+import {
+  pathGraph,
+  reachedIn,
+  sheetOfSlot,
+  slotOfFallback,
+  slotOfRule,
+  usesOf,
+  type Attendant,
+  type PathGraph,
+  type Slot,
+} from '../../line';
+import { remember } from '../remember';
 import type { Found, Rule } from '../rule';
 
 /** A sheet that nothing leads to. */
@@ -7,12 +18,7 @@ export const unreached: Rule<'unreached'> = {
   grade: 'caution',
   consequence: 'office',
   find: ({ attendant }) => {
-    const begins: readonly Slot[] = [
-      ...attendant.answering.rules.map(slotOfRule),
-      { type: 'otherwise' },
-      ...attendant.fallbacks.map(slotOfFallback),
-    ];
-    const reached = sheetsReachedFrom(attendant, begins);
+    const reached = reachedSheets(pathGraph(attendant), attendant.fallbacks, attendant.answering.rules);
     return attendant.sheets
       .filter(({ id }) => !reached.has(id))
       .map(({ id }): Found => {
@@ -21,3 +27,10 @@ export const unreached: Rule<'unreached'> = {
       });
   },
 };
+
+const reachedSheets = remember(
+  (graph: PathGraph, fallbacks: Attendant['fallbacks'], rules: Attendant['answering']['rules']) => {
+    const begins: readonly Slot[] = [...rules.map(slotOfRule), { type: 'otherwise' }, ...fallbacks.map(slotOfFallback)];
+    return new Set(reachedIn(graph, begins).flatMap(({ slot }) => sheetOfSlot(slot) ?? []));
+  },
+);
