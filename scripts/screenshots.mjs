@@ -19,6 +19,8 @@ const browser = await playwright.chromium.launch({
   ],
 });
 
+const phoneSize = { width: 390, height: 800 };
+
 async function picture(name, path, { colorScheme = 'light', size = { width: 1280, height: 800 }, before } = {}) {
   const context = await browser.newContext({
     viewport: size,
@@ -46,18 +48,31 @@ async function call(page) {
   await page.waitForTimeout(5500);
 }
 
-await picture('directory-groups', '/directory/groups', {
-  before: async (page) => {
-    await page.getByRole('link', { name: /^Yard/ }).click();
-    await page.waitForTimeout(400);
-  },
-});
-await picture('directory-queues', '/directory/queues');
 await picture('traffic', '/traffic');
 await picture('today-dark', '/today', { colorScheme: 'dark' });
-await picture('today-phone', '/today', { size: { width: 390, height: 800 } });
+await picture('switch-phone', '/today', {
+  size: phoneSize,
+  before: async (page) => {
+    await page.getByRole('button', { name: 'Close now' }).click();
+    await page.getByLabel('What callers hear first, if anything').fill('Closed early because of the storm.');
+    await page.getByRole('form', { name: 'The switch' }).scrollIntoViewIfNeeded();
+  },
+});
+await picture('first-calls-phone', '/first-calls', {
+  size: phoneSize,
+  before: async (page) => {
+    await page.getByLabel('By', { exact: true }).fill('Effie Brannigan');
+    const rows = page.getByRole('region', { name: 'Open' }).getByRole('listitem');
+    await rows.first().getByRole('button', { name: 'Right' }).click();
+    await rows.nth(1).getByRole('button', { name: 'Wrong' }).click();
+    await rows.nth(1).getByLabel('What was wrong').fill('Only one phone rang');
+    await rows.nth(1).getByRole('button', { name: 'Keep' }).click();
+    await page.waitForTimeout(600);
+  },
+});
 await picture('script', '/script', { before: call });
-await picture('hours', '/hours');
+await picture('hours', '/hours', { before: closeHandset });
+await picture('year', '/hours/year', { before: closeHandset });
 await picture('greetings', '/greetings', { before: closeHandset });
 await picture('greeting', '/greetings', {
   before: async (page) => {
@@ -88,21 +103,45 @@ await picture('directory-people', '/directory/people', {
     await page.getByRole('button', { name: 'More about Cormac Adeyemi' }).click();
   },
 });
-await picture('directory-boxes', '/directory/boxes');
-await picture('messages', '/messages');
-await picture('on-air', '/on-air', {
+await picture('versions', '/versions', {
   before: async (page) => {
-    await page.goto(`${url}/script`);
-    await page
-      .getByRole('textbox', { name: 'Opening words' })
-      .fill('Ahoy, and thank you for calling Larkspur Cove Boatyard.');
-    await page.getByRole('link', { name: 'Put on air' }).click();
-    await page.getByText('Welcome is changed.').waitFor();
+    await closeHandset(page);
+    await page.waitForTimeout(800);
   },
 });
+await pictureChange();
 await pictureLiveLine();
 await browser.close();
 await stop();
+
+/** A change that is not right yet: notes in the margin, the proof, a rehearsal that no longer holds, going on air. */
+async function pictureChange() {
+  await picture('script-notes', '/script', {
+    before: async (page) => {
+      await closeHandset(page);
+      await page
+        .getByRole('textbox', { name: 'Opening words' })
+        .fill('Thank you for calling Larkspur Cove Boatyard. We are open Monday to Friday, 8 to 6.');
+      await page.getByLabel('What key 3 is for').fill('sails and rigging');
+      await page.getByRole('button', { name: 'Remove key 1', exact: true }).click();
+      await page.getByRole('banner').getByRole('status').filter({ hasText: 'Saved' }).waitFor();
+      // Until the notice is gone that says what was removed.
+      await page.waitForTimeout(9000);
+    },
+  });
+  for (const [name, path] of [
+    ['proof', '/proof'],
+    ['rehearsals', '/rehearsals'],
+    ['on-air', '/on-air'],
+  ]) {
+    await picture(name, path, {
+      before: async (page) => {
+        await closeHandset(page);
+        await page.waitForTimeout(1500);
+      },
+    });
+  }
+}
 
 /** The line in the middle of a Monday morning: three callers, two of them waiting. */
 async function pictureLiveLine() {
@@ -143,7 +182,6 @@ async function pictureLiveLine() {
   await shot(desk, 'desk-phone');
   await desk.getByRole('button', { name: 'Answer' }).click();
   await callers[0].waitForTimeout(1500);
-  await shot(callers[1], 'handset-phone');
   await picture('today', '/today', {
     before: async (page) => {
       await page.getByRole('button', { name: 'Desk phones' }).click();
@@ -152,7 +190,5 @@ async function pictureLiveLine() {
     },
   });
   await desk.getByRole('button', { name: 'Hang up' }).click();
-  const { calls } = await (await fetch(`${url}/api/calls?search=%2B12075550152`)).json();
   await context.close();
-  await picture('call-replay', `/traffic/${calls[0].id}`);
 }

@@ -4,6 +4,7 @@ import {
   consequences,
   consequenceWords,
   describeFinding,
+  grades,
   gradeWords,
   whyItMatters,
   type Finding,
@@ -16,7 +17,7 @@ import { useAccepted } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { useFindings, useOpenFindings } from '../../draft/useFindings';
 import { AcceptedWords, AcceptFinding } from '../../parts/AcceptFinding';
-import { FixButton } from '../../parts/FindingWords';
+import { FixButton } from '../../parts/FixButton';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { findingLink } from '../script/findingSheet';
 
@@ -60,26 +61,31 @@ export default function Proof() {
             Nothing to find: every path ends, somebody can be reached, and the words say what is so.
           </Text>
         )}
-        {consequences.map((consequence) => {
-          const here = listed.filter((finding) => finding.consequence === consequence);
-          if (here.length === 0) return null;
-          return (
-            <Box as="section" key={consequence} aria-label={consequenceWords[consequence]}>
-              <Heading as="h2" fontSize="15px" fontWeight="600" mt="6" mb="1">
-                {consequenceWords[consequence]}
-              </Heading>
-              <Box as="ul" listStyleType="none">
-                {here.map((finding) => (
-                  <FindingRow key={finding.key} finding={finding} />
-                ))}
-              </Box>
+        {sectionsOf(listed).map(({ consequence, here }) => (
+          <Box as="section" key={consequence} aria-label={consequenceWords[consequence]}>
+            <Heading as="h2" fontSize="15px" fontWeight="600" mt="6" mb="1">
+              {consequenceWords[consequence]}
+            </Heading>
+            <Box as="ul" listStyleType="none">
+              {here.map((finding) => (
+                <FindingRow key={finding.key} finding={finding} />
+              ))}
             </Box>
-          );
-        })}
+          </Box>
+        ))}
         {settled.length > 0 && <Settled settled={settled} />}
       </Box>
     </Box>
   );
+}
+
+/** Findings by what comes of them; what has the gravest comes first. */
+function sectionsOf(findings: readonly Finding[]) {
+  const gravest = (of: readonly Finding[]): number => Math.min(...of.map(({ grade }) => grades.indexOf(grade)));
+  return consequences
+    .map((consequence) => ({ consequence, here: findings.filter((each) => each.consequence === consequence) }))
+    .filter(({ here }) => here.length > 0)
+    .sort((one, other) => gravest(one.here) - gravest(other.here));
 }
 
 function Choice({

@@ -1,10 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import type { Finding } from '@locutor/core/proof';
+import { adviseOn, describeFinding, gradeWords, type Finding } from '@locutor/core/proof';
 import { CircleAlert, Info, Lightbulb } from 'lucide-react';
 import { createContext, useContext, type ReactNode } from 'react';
+import { useDraft } from '../../draft/DraftProvider';
 import { useOpenFindings } from '../../draft/useFindings';
 import { AcceptFinding } from '../../parts/AcceptFinding';
-import { FindingWords } from '../../parts/FindingWords';
+import { FixButton } from '../../parts/FixButton';
 
 const Notes = createContext<readonly Finding[]>([]);
 
@@ -57,7 +58,8 @@ export function Noted({ isHere, as = 'div', label, children }: Props) {
 }
 
 function Note({ finding }: { readonly finding: Finding }) {
-  const { grade, key } = finding;
+  const { attendant, names } = useDraft();
+  const { grade, key, fix } = finding;
   const Icon = icons[grade];
   return (
     <Box
@@ -73,9 +75,9 @@ function Note({ finding }: { readonly finding: Finding }) {
         <Icon size={13} aria-hidden />
       </Box>
       <Box minW="0">
-        <FindingWords finding={finding}>
-          {grade !== 'fault' && <AcceptFinding accepts={key} grade={grade} />}
-        </FindingWords>
+        <b>{gradeWords[grade]}.</b> {describeFinding(finding, attendant, names)} {!fix && adviseOn(finding)}{' '}
+        <FixButton finding={finding} />
+        {grade !== 'fault' && <AcceptFinding accepts={key} grade={grade} />}
       </Box>
     </Box>
   );

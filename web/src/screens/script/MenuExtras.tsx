@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { usePeople } from '../../api/resources';
 import { useFindings } from '../../draft/useFindings';
-import { FixButton } from '../../parts/FindingWords';
+import { FixButton } from '../../parts/FixButton';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { findingSheet } from './findingSheet';

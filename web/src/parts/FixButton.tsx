@@ -1,26 +1,8 @@
-import { Button, Text } from '@chakra-ui/react';
+import { Button } from '@chakra-ui/react';
 import { describeEdit } from '@locutor/core/line';
-import { adviseOn, describeFinding, gradeWords, type Finding } from '@locutor/core/proof';
+import type { Finding } from '@locutor/core/proof';
 import { useDraft } from '../draft/DraftProvider';
 import { tellDone } from './notices';
-
-/** What the proof found, what to do about it, and a button that does it where there is one way. */
-export function FindingWords({
-  finding,
-  children,
-}: {
-  readonly finding: Finding;
-  readonly children?: React.ReactNode;
-}) {
-  const { attendant, names } = useDraft();
-  return (
-    <Text as="span">
-      <b>{gradeWords[finding.grade]}.</b> {describeFinding(finding, attendant, names)} {adviseOn(finding)}{' '}
-      <FixButton finding={finding} />
-      {children}
-    </Text>
-  );
-}
 
 /** Applies the edit that mends a finding; it can be undone like any other. */
 export function FixButton({ finding: { fix } }: { readonly finding: Finding }) {
