@@ -10,7 +10,9 @@ export interface UntrueDate {
   readonly why: 'over' | 'otherWeekday' | 'nothingThen';
 }
 
-const monthsAround = { behind: 30, ahead: 400 } as const;
+const daysAround = { behind: 30, ahead: 400 } as const;
+/** How long after special dates it may be until it opens again: over a weekend. */
+const daysUntilBack = 4;
 const saysClosed = /\b(?:clos(?:ed|ing|es?)|reopen|holidays?|shut|back (?:on|in)|open again|return)\b/iu;
 
 /** Dates in words that are over, fall on another weekday, or are said to be special and are not. */
@@ -39,10 +41,10 @@ function whyUntrue(said: DateSaid, words: string, hours: Hours, now: DayNumber):
   return saysClosed.test(words) && !isSpecialAround(day, hours, now) ? 'nothingThen' : undefined;
 }
 
-/** Whether a special date begins, ends or lasts then, or a season does; the day after it, on which it is over, too. */
+/** Whether a special date begins, ends or lasts then, or a season does; so are the days after it, until it opens again. */
 function isSpecialAround(day: DayNumber, hours: Hours, now: DayNumber): boolean {
-  const around = occurrences(hours, now - monthsAround.behind, now + monthsAround.ahead);
-  if (around.some(({ from, to }) => day >= from - 1 && day <= to + 1)) return true;
+  const around = occurrences(hours, now - daysAround.behind, now + daysAround.ahead);
+  if (around.some(({ from, to }) => day >= from - 1 && day <= to + daysUntilBack)) return true;
   return hours.seasons.some(
     (season) =>
       isInSeason(season, day) !== isInSeason(season, day + 1) ||
@@ -50,11 +52,11 @@ function isSpecialAround(day: DayNumber, hours: Hours, now: DayNumber): boolean 
   );
 }
 
-/** Whether a date is none of a special date's own: neither one of its days nor the day after. */
+/** Whether a date is none of a special date's own: neither one of its days nor one on which it opens again. */
 export function isOtherDate(said: DateSaid, days: { readonly from: DayNumber; readonly to: DayNumber }): boolean {
   const year = said.year ?? Number(showDate(days.from).slice(0, 4));
   return [year, year + (said.year === null ? 1 : 0)].every((each) => {
     const day = dayMeant({ ...said, year: each }, days.from);
-    return day < days.from - 1 || day > days.to + 1;
+    return day < days.from - 1 || day > days.to + daysUntilBack;
   });
 }

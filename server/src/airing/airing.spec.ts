@@ -1,7 +1,9 @@
 import { strFromU8, unzipSync } from 'fflate';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
+import type { HandsetHears } from '@locutor/core/exchange';
 import { airDraft } from '../testing/airDraft';
+import { LiveClient } from '../testing/liveClient';
 import { boatyardFacts, testServer, type Answer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -235,6 +237,35 @@ describe('a version', () => {
     expect(ticked[0].tick).toMatchObject({ state: 'wrong', note: 'A crackle', by: 'Effie' });
     expect((await tick(items[0].id, null)).body[0].tick).toBeNull();
     expect((await tick('nothing', 'right')).status).toBe(404);
+  });
+});
+
+describe('a call under way', () => {
+  it('finishes on the version it began with', async () => {
+    await server.app.listen(0, '127.0.0.1');
+    await ask('post', '/versions', { draftRevision: 1, by: 'Tamsin' });
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    const caller = await new LiveClient<HandsetHears>(server, 'handset').open();
+    caller.say({ type: 'dial', number: '+12075550140', callerNumber: '+12075550178' });
+    await caller.hears(({ type }) => type === 'call');
+    const { attendant, revision } = await draft();
+    const hangsUp = [{ type: 'hangUp', words: 'This is the new version.' }];
+    const sheets = attendant.sheets.map((sheet: { type: string; options: object[] }) =>
+      sheet.type === 'menu' ? { ...sheet, options: sheet.options.map((each) => ({ ...each, path: hangsUp })) } : sheet,
+    );
+    const rules = attendant.answering.rules.map((rule: object) => ({ ...rule, path: hangsUp }));
+    const edited = { ...attendant, sheets, answering: { rules, otherwise: hangsUp } };
+    const saved = await ask('put', '/draft', { revision, attendant: edited });
+    expect((await airDraft(server, lineId(), saved.body.revision)).status).toBe(201);
+    caller.say({ type: 'key', key: '1' });
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    const said = JSON.stringify(caller.heard);
+    expect(said).not.toContain('This is the new version.');
+    await caller.close();
+    const later = await new LiveClient<HandsetHears>(server, 'handset').open();
+    later.say({ type: 'dial', number: '+12075550140', callerNumber: '+12075550178' });
+    await later.hears((heard) => JSON.stringify(heard).includes('This is the new version.'));
+    await later.close();
   });
 });
 

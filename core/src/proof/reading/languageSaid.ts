@@ -10,9 +10,13 @@ const small: Readonly<Record<Language, ReadonlySet<string>>> = {
   de: new Set('der die das sie wir für ihr ihre ist und in im den dem ein eine bitte danke drücken'.split(' ')),
 };
 
+/** A short phrase in another language is meant for those who speak it: "Pour le français, le 9." */
+const fewestWords = 8;
+
 /** The language that words are in; undefined where they do not clearly show it. */
 export function languageSaid(words: string): Language | undefined {
   const said = words.toLowerCase().match(/\p{L}+/gu) ?? [];
+  if (said.length < fewestWords) return undefined;
   const counts = (Object.keys(small) as Language[])
     .map((language) => ({ language, count: said.filter((word) => small[language].has(word)).length }))
     .sort((one, other) => other.count - one.count);

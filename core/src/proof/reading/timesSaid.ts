@@ -20,8 +20,9 @@ export interface ClockTime {
   readonly isEither: boolean;
 }
 
+const ofDay = '(?:\\s+(?:in the (?:morning|afternoon|evening)|at night))?';
 const half = '\\s*(?:[ap]\\.?m\\b\\.?|o.clock)?';
-const time = `(?:(?:half past|quarter past|quarter to)\\s+${hourPattern}|noon|midnight|${hourPattern}(?::\\d{2}|\\.\\d{2}|\\s+(?:${minutePattern}))?${half})(?![\\w%$])`;
+const time = `(?:(?:half past|(?:a\\s+)?quarter past|(?:a\\s+)?quarter to)\\s+${hourPattern}${ofDay}|noon|midnight|${hourPattern}(?::\\d{2}|\\.\\d{2}|\\s+(?:${minutePattern}))?(?:${half})${ofDay})(?![\\w%$])`;
 const dayName = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 const dayRange = `${dayName}s?(?:\\s*(?:to|through|till|until|[-–])\\s*${dayName}s?|(?:,\\s*${dayName}s?)*,?\\s+and\\s+${dayName}s?)?|weekdays|every day|daily`;
 const days = `(?:(?:on\\s+)?(${dayRange}),?\\s+(?:from\\s+)?)?`;
@@ -68,7 +69,9 @@ function isTime(text: string): boolean {
 const saysHours = /\b(?:open|hours|staffed|available|answered|from)\b[^.!?]*$/iu;
 
 function readClock(text: string): ClockTime | undefined {
-  const plain = text.trim().toLowerCase();
+  const part = /\s+(?:in the (morning|afternoon|evening)|at (night))$/iu.exec(text.trim());
+  if (part) return ofPart(readClock(text.trim().slice(0, part.index)), part[1] ?? part[2] ?? '');
+  const plain = text.trim().toLowerCase().replace(/^a\s+/, '');
   if (plain === 'noon') return { minute: 720, isEither: false };
   if (plain === 'midnight') return { minute: 0, isEither: false };
   const past = /^(half past|quarter past|quarter to)\s+(\S+)$/.exec(plain);
@@ -84,6 +87,14 @@ function readClock(text: string): ClockTime | undefined {
   if (parts[4]?.startsWith('a')) return { minute: minute % 720, isEither: false };
   if (parts[4]?.startsWith('p')) return { minute: (minute % 720) + 720, isEither: false };
   return hour > 12 || hour === 0 ? { minute, isEither: false } : either(minute);
+}
+
+/** Five in the afternoon is no morning hour; at night is either side of midnight. */
+function ofPart(clock: ClockTime | undefined, part: string): ClockTime | undefined {
+  if (!clock) return undefined;
+  const early = clock.minute % 720;
+  const isLate = part === 'night' ? early >= 360 : part !== 'morning';
+  return { minute: isLate ? early + 720 : early, isEither: false };
 }
 
 function either(minute: number): ClockTime {
