@@ -1,4 +1,4 @@
-import type { TranscriptEntry } from '../call';
+import type { RungPhone, TranscriptEntry } from '../call';
 import type { PersonId, ContactId } from '../directory';
 import { clockReading, type TimeZone } from '../hours';
 import type { Expectation, Scene, SceneAct, SceneStaffDoes } from './rehearsal';
@@ -9,7 +9,7 @@ export function sceneOfCall(transcript: readonly TranscriptEntry[], zone: TimeZo
   const first = transcript[0];
   const callerNumber = first && 'callerNumber' in first ? first.callerNumber : 'anonymous';
   const reading = clockReading(first?.atMs ?? 0, zone).slice(0, 16);
-  return { reading, callerNumber, acts: actsOf(transcript), staff: staffOf(transcript), others: 'noAnswer' };
+  return { reading, callerNumber, acts: actsOf(transcript), ...staffOf(transcript) };
 }
 
 /** What must happen again for a call to go as this one went: whom it reached, and how it ended. */
@@ -62,16 +62,22 @@ function isLeaving(transcript: readonly TranscriptEntry[]): boolean {
   return transcript.some(({ type }) => type === 'recording' || type === 'answered');
 }
 
-function staffOf(transcript: readonly TranscriptEntry[]): Scene['staff'] {
-  const does = new Map<PersonId | ContactId, SceneStaffDoes>();
+/** What everybody did who was rung. A bare number has no name of its own: it does what the others do. */
+function staffOf(transcript: readonly TranscriptEntry[]): Pick<Scene, 'staff' | 'others'> {
+  const does = new Map<PersonId | ContactId | null, SceneStaffDoes>();
   for (const entry of transcript) {
-    if (entry.type === 'answered') {
-      const who = entry.phone.type === 'person' ? entry.phone.personId : entry.phone.contactId;
-      if (who) does.set(who, 'answers');
-    }
+    if (entry.type === 'ringing' && !does.has(whoseIs(entry.phone))) does.set(whoseIs(entry.phone), 'noAnswer');
+    if (entry.type === 'answered') does.set(whoseIs(entry.phone), 'answers');
     if (entry.type === 'notAnswered' && entry.target.type === 'person' && entry.why === 'busy') {
       does.set(entry.target.personId, 'busy');
     }
   }
-  return [...does].map(([who, each]) => ({ who, does: each }));
+  const others = does.get(null) ?? 'noAnswer';
+  const staff = [...does].flatMap(([who, each]) => (who && each !== others ? [{ who, does: each }] : []));
+  return { staff, others };
+}
+
+/** Whose phone it is; null for a number that belongs to nobody in the directory. */
+function whoseIs(phone: RungPhone): PersonId | ContactId | null {
+  return phone.type === 'person' ? phone.personId : phone.contactId;
 }

@@ -13,7 +13,7 @@ export {
   type TracedEntry,
 } from './rehearsal';
 export { readExpectations, readScene, type NotARehearsal } from './readRehearsal';
-export { isBroken, msToSomebody, rehearse, type Rehearsed } from './rehearse';
+export { brokenKey, isBroken, msToSomebody, rehearse, type Rehearsed } from './rehearse';
 export { partingOf, traceOf } from './trace';
 export { starterSet, type NewRehearsal } from './starterSet';
 export { expectationsOfCall, sceneOfCall } from './fromCall';

@@ -31,10 +31,12 @@ import {
   rehearse,
   sceneOfCall,
   starterSet,
+  traceOf,
   type Expectation,
   type Rehearsal,
   type Scene,
 } from '.';
+import { play } from './rehearse';
 
 const office = { ...script, people: [noor, priya, wendell], queues: [launchQueue] };
 const morning: Scene = {
@@ -150,6 +152,22 @@ describe('a starter set', () => {
       'Open, 1: talks to Priya Castellanos',
     ]);
   });
+
+  it('goes as it says on any attendant, each under a name of its own', () => {
+    fc.assert(
+      fc.property(anyScript, (any) => {
+        const set = starterSet(any, openMoment, names);
+        expect(set.length).toBeLessThanOrEqual(60);
+        expect(new Set(set.map(({ name }) => name)).size).toBe(set.length);
+        for (const each of set) {
+          const run = rehearse(any, { ...each, id: rehearsalId.create('x') });
+          expect([each.name, run.failed, run.partsAt]).toEqual([each.name, [], null]);
+          expect(readScene(each.scene).ok && readExpectations(each.expects).ok).toBe(true);
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
 });
 
 describe('a call that is kept as a rehearsal', () => {
@@ -166,6 +184,21 @@ describe('a call that is kept as a rehearsal', () => {
     expect(expects).toEqual([reachesPriya, { type: 'ends', how: 'talk' }]);
     expect(rehearse(office, rehearsal(expects, scene)).failed).toEqual([]);
     expect(readScene(scene).ok && readExpectations(expects).ok).toBe(true);
+  });
+
+  it('goes again as it went on any attendant, whoever answers', () => {
+    const played = fc.constantFrom('answers', 'busy', 'noAnswer', 'voicemail');
+    const pressed = fc.array(fc.constantFrom('1', '2', '3', '0', '#'), { maxLength: 3 });
+    fc.assert(
+      fc.property(anyScript, played, pressed, (any, others, keys) => {
+        const acts = keys.map((each) => ({ type: 'press' as const, keys: each }));
+        const once = play(any, { ...morning, others, acts });
+        const scene = sceneOfCall(once, zone);
+        const again = rehearse(any, { ...rehearsal(expectationsOfCall(once), scene), was: traceOf(once) });
+        expect(again.failed).toEqual([]);
+      }),
+      { numRuns: 200 },
+    );
   });
 
   it('takes digits of an extension as one act, and silence as none', () => {

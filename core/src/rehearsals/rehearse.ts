@@ -17,6 +17,9 @@ export interface Rehearsed {
 
 export const isBroken = ({ failed }: Pick<Rehearsed, 'failed'>): boolean => failed.length > 0;
 
+/** Under which somebody can say yes to a broken rehearsal: the same one, failing in the same things. */
+export const brokenKey = ({ id, failed }: Rehearsed): string => `rehearsal | ${id} | ${failed.join(',')}`;
+
 /** Runs a rehearsal and looks whether everything happened that must. */
 export function rehearse(script: CallScript, rehearsal: Rehearsal): Rehearsed {
   const transcript = play(script, rehearsal.scene);

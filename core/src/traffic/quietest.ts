@@ -19,7 +19,8 @@ export interface QuietHours {
   readonly weeks: number;
 }
 
-const hourMs = 3_600_000;
+const minuteMs = 60_000;
+const hourMs = 60 * minuteMs;
 const weekMs = 7 * 24 * hourMs;
 
 /**
@@ -36,7 +37,7 @@ export function quietestHours(
   const counts = countsByHour(startedAt, zone);
   const first = startedAt.reduce((least, at) => Math.min(least, at), nowMs);
   const weeks = Math.max(1, Math.round((nowMs - first) / weekMs));
-  const ahead = hoursAhead(nowMs, days).map((atMs): QuietHour => {
+  const ahead = hoursAhead(zone, nowMs, days).map((atMs): QuietHour => {
     const calls = (counts.get(hourKey(zone, atMs)) ?? 0) / weeks;
     return { atMs, calls, isOpen: isOpenAt(hours, zone, atMs) };
   });
@@ -52,8 +53,11 @@ function least(all: readonly QuietHour[]): QuietHour | undefined {
   return all.reduce<QuietHour | undefined>((best, each) => (!best || each.calls < best.calls ? each : best), undefined);
 }
 
-function hoursAhead(nowMs: number, days: number): readonly number[] {
-  const first = Math.ceil((nowMs + 60_000) / hourMs) * hourMs;
+/** Some zones are half an hour or a quarter off whole hours of UTC. */
+function hoursAhead(zone: TimeZone, nowMs: number, days: number): readonly number[] {
+  const soon = Math.ceil(nowMs / minuteMs) * minuteMs + minuteMs;
+  const past = wallTime(zone, soon).minute % 60;
+  const first = past === 0 ? soon : soon + (60 - past) * minuteMs;
   return Array.from({ length: days * 24 }, (_, index) => first + index * hourMs);
 }
 

@@ -3,6 +3,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import type { CallScript } from '@locutor/core/call';
 import type { LineId } from '@locutor/core/line';
 import {
+  brokenKey,
   isBroken,
   readExpectations,
   readScene,
@@ -124,10 +125,6 @@ export class RehearsalsService {
 function withRun(script: CallScript, rehearsal: Rehearsal): Rehearsal {
   const run = rehearse(script, rehearsal);
   return isBroken(run) ? rehearsal : { ...rehearsal, was: run.trace };
-}
-
-function brokenKey({ id, failed }: Rehearsed): string {
-  return `rehearsal | ${id} | ${failed.join(',')}`;
 }
 
 /** @throws Problem 422 when it is none. */

@@ -3,6 +3,7 @@ import { Suspense, useEffect } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Handset } from '../handset/Handset';
 import { Find } from './Find';
+import { RunsProvider } from '../screens/rehearsals/RunsProvider';
 import { HandsetDock, useHandsetDock } from './handsetDock';
 import { LineBar } from './LineBar';
 import { Mishap } from './Mishap';
@@ -14,7 +15,9 @@ import { Shortcuts } from './Shortcuts';
 export function Frame() {
   return (
     <HandsetDock>
-      <FrameInside />
+      <RunsProvider>
+        <FrameInside />
+      </RunsProvider>
     </HandsetDock>
   );
 }

@@ -1,5 +1,8 @@
 import { useEffect, useState } from 'react';
 
+/** Who types on asks for nothing yet. */
+const settledMs = 250;
+
 /**
  * What a worker makes of something, always of the last thing it was asked: work on an earlier one is given up. What was
  * made before stays until the new one is there; undefined until the first is.
@@ -8,14 +11,20 @@ export function useWorker<Asked, Made>(start: () => Worker, asked: Asked | undef
   const [made, setMade] = useState<Made>();
   useEffect(() => {
     if (asked === undefined) return undefined;
-    const worker = start();
-    worker.onmessage = ({ data }: MessageEvent<Made>) => {
-      setMade(data);
-      worker.terminate();
+    let worker: Worker | null = null;
+    const timer = setTimeout(() => {
+      worker = start();
+      worker.onmessage = ({ data }: MessageEvent<Made>) => {
+        setMade(data);
+        worker?.terminate();
+      };
+      worker.onerror = (event) => console.error('The worker failed:', event.message);
+      worker.postMessage(asked);
+    }, settledMs);
+    return () => {
+      clearTimeout(timer);
+      worker?.terminate();
     };
-    worker.onerror = (event) => console.error('The worker failed:', event.message);
-    worker.postMessage(asked);
-    return () => worker.terminate();
   }, [start, asked]);
   return made;
 }

@@ -1,6 +1,5 @@
 import { periodId } from '@locutor/core/hours';
 import { newAnnouncement, newMenu, schemaVersion, sheetId, type Attendant, type Use } from '@locutor/core/line';
-import { describeDifference } from '../onAir/describeDifference';
 import { usesInWords } from './usesInWords';
 
 const welcome = newMenu(sheetId.create('welcome'), 'Welcome');
@@ -32,15 +31,4 @@ describe('where something is used', () => {
   });
 
   it('is nowhere without uses', () => expect(usesInWords([], attendant, {})).toBe(''));
-});
-
-describe('differences from what is on air', () => {
-  it.each([
-    [{ type: 'added', sheet: fuel }, 'Fuel dock is new.'],
-    [{ type: 'removed', sheet: fuel }, 'Fuel dock is gone.'],
-    [{ type: 'changed', sheet: welcome }, 'Welcome is changed.'],
-    [{ type: 'answering' }, 'What answers when is changed.'],
-    [{ type: 'voice' }, 'The voice is another one.'],
-    [{ type: 'greetings' }, 'A greeting from the library is changed.'],
-  ] as const)('%o reads: %s', (difference, words) => expect(describeDifference(difference)).toBe(words));
 });

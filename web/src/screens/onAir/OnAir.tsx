@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { describeExpectation } from '@locutor/core/rehearsals';
+import { brokenKey, describeExpectation } from '@locutor/core/rehearsals';
 import { faultsIn } from '@locutor/core/proof';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -16,7 +16,7 @@ import { showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
 import { FindingRow } from '../proof/Proof';
 import { TwoTraces } from '../rehearsals/TwoTraces';
-import { brokenKey, useBroken, useRuns } from '../rehearsals/useRuns';
+import { useBroken, useRuns } from '../rehearsals/useRuns';
 import { TwoVersions } from './TwoVersions';
 import { WhenForm } from './WhenForm';
 

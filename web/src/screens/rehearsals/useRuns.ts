@@ -1,5 +1,5 @@
-import { isBroken, type Rehearsed } from '@locutor/core/rehearsals';
-import { useMemo } from 'react';
+import { brokenKey, isBroken, type Rehearsed } from '@locutor/core/rehearsals';
+import { createContext, useContext, useMemo } from 'react';
 import { useAccepted, useRehearsals, type KeptRehearsal } from '../../api/resources';
 import { useDraftTools, useLateAttendant } from '../../draft/DraftProvider';
 import { nothingKept, useCallScript } from '../../handset/useCallScript';
@@ -14,30 +14,32 @@ export interface RunRehearsal {
 
 const none: readonly KeptRehearsal[] = [];
 
-/** All rehearsals of the line, run on the draft in a worker a moment after every edit. */
-export function useRuns(): { readonly all: readonly RunRehearsal[]; readonly isLoading: boolean } {
+interface Runs {
+  readonly all: readonly RunRehearsal[];
+  readonly isLoading: boolean;
+}
+
+export const RunsContext = createContext<Runs>({ all: [], isLoading: true });
+
+/** All rehearsals of the line, with how each goes on the draft now. */
+export const useRuns = (): Runs => useContext(RunsContext);
+
+/** Runs them in a worker a moment after every edit; once for all who show them. */
+export function useRunning(): Runs {
   const { line } = useDraftTools();
   const { data: rehearsals = none, isLoading } = useRehearsals(line.id);
   const attendant = useLateAttendant();
-  const script = useCallScript();
+  const { make, isLoading: isScriptLoading } = useCallScript();
   const asked = useMemo(
     () =>
-      script.isLoading || rehearsals.length === 0
-        ? undefined
-        : { script: script.make(attendant, nothingKept), rehearsals },
-    [script, attendant, rehearsals],
+      isScriptLoading || rehearsals.length === 0 ? undefined : { script: make(attendant, nothingKept), rehearsals },
+    [make, isScriptLoading, attendant, rehearsals],
   );
   const runs = useWorker<RehearsalsAsked, readonly Rehearsed[]>(rehearsalsWorker, asked);
-  const all = useMemo(() => {
+  return useMemo(() => {
     const byId = new Map(runs?.map((run) => [run.id, run]));
-    return rehearsals.map((rehearsal) => ({ rehearsal, run: byId.get(rehearsal.id) }));
-  }, [rehearsals, runs]);
-  return { all, isLoading };
-}
-
-/** Under which somebody can say yes to a broken rehearsal: the same one, failing in the same things. */
-export function brokenKey({ id, failed }: Rehearsed): string {
-  return `rehearsal | ${id} | ${failed.join(',')}`;
+    return { all: rehearsals.map((rehearsal) => ({ rehearsal, run: byId.get(rehearsal.id) })), isLoading };
+  }, [rehearsals, runs, isLoading]);
 }
 
 /** The rehearsals that do not go as they should, with a yes or without. */

@@ -14,7 +14,6 @@ import {
 import type { Finding } from '@locutor/core/proof';
 import { answerName } from '../../app/answering';
 import { linkOf } from '../../handset/captionWords';
-import { describeDifference } from '../onAir/describeDifference';
 import { usesInWords } from '../directory/usesInWords';
 import { whyWords } from '../today/whyWords';
 import { findingLink } from './findingSheet';
@@ -109,16 +108,6 @@ describe('what answers, by name', () => {
       'Because it is Inventory week.',
     );
   });
-});
-
-describe('differences of named paths', () => {
-  it.each([
-    ['added', 'The path Front desk is new.'],
-    ['removed', 'The path Front desk is gone.'],
-    ['changed', 'The path Front desk is changed.'],
-  ] as const)('%s reads: %s', (how, words) =>
-    expect(describeDifference({ type: 'namedPath', how, name: 'Front desk' })).toBe(words),
-  );
 });
 
 describe('the fields of two menus side by side', () => {
