@@ -9,6 +9,9 @@ installRecogniser();
 const env = { CHROMIUM: chromium(), CI: '1' };
 build();
 run('npx', ['--no-install', 'tsc', '-b', 'core', 'server', 'demo', 'e2e', 'web']);
+for (const each of ['core', 'server', 'demo', 'web']) {
+  run('npx', ['--no-install', 'tsc', '-p', join(each, 'tsconfig.specs.json')]);
+}
 run('npx', ['--no-install', 'eslint', '.']);
 run('npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']);
 // Two at a time: by itself Jest leaves one of two processors to nobody.

@@ -120,6 +120,11 @@ describe('docs/call.md', () => {
       connected: true,
       boxGreeting: true,
       recording: true,
+      takeSpeaking: true,
+      takeRecording: true,
+      takeFinishing: true,
+      takeAsking: true,
+      takeWaiting: true,
       ended: true,
     };
     for (const phase of Object.keys(phases)) expect(text).toContain(`| \`${phase}\` |`);

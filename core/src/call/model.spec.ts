@@ -10,7 +10,7 @@ import { idleCall, type CallState } from './state';
 import { step } from './step';
 import { transcriptOf } from './transcript';
 import type { CallEvent } from './event';
-import type { CallScript, LineScript } from './script';
+import { spokenFacts, type CallScript, type LineScript } from './script';
 
 /**
  * The rules of a call told a second time, as plainly as can be: no plays, no timers, only what a caller does whenever
@@ -169,7 +169,8 @@ class Teller {
     const sheet = findSheet(this.line.attendant, sheetId);
     if (!sheet) throw new Error('a sheet that is not there was entered');
     this.sheet = sheetId;
-    const words = sheetSentences(sheet, this.line.attendant.voice).map(({ text }) => `say ${text}`);
+    const facts = spokenFacts(this.script, this.line, this.atMs);
+    const words = sheetSentences(sheet, this.line.attendant.voice, facts).map(({ text }) => `say ${text}`);
     if (sheet.type === 'announcement') {
       this.story.push(...words);
       return this.takeSlot({ type: 'after', sheetId });
@@ -464,6 +465,11 @@ function nextEvent(
     case 'pinChecking':
     case 'hearingMessages':
     case 'recording':
+    case 'takeSpeaking':
+    case 'takeRecording':
+    case 'takeFinishing':
+    case 'takeAsking':
+    case 'takeWaiting':
       return null;
   }
 }

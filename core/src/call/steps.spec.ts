@@ -156,6 +156,7 @@ describe('ringing a person', () => {
       name: 'Waiting',
       words: 'The tide is in.',
       voice: 'slt' as const,
+      take: null,
     };
     const step = { ...ringFor(noor.id, 24), hear: { type: 'greeting', greetingId: waiting.id } } as Path[number];
     const { effects } = runTrial(answering([step, ...bye], { greetings: [waiting] }), quiet);
@@ -520,9 +521,9 @@ describe('a menu in another language', () => {
 
 describe('recording the call', () => {
   it('goes on until it is switched off or the call ends, and is started once', () => {
-    const on: Path[number] = { type: 'record', on: true };
+    const on: Path[number] = { type: 'record', on: true, tells: false };
     expect(story(answering([on, on, ...bye]))).toEqual(['recording', '“Bye.”', 'not recording', 'hungUp']);
-    expect(story(answering([on, { type: 'record', on: false }, ...bye]))).toEqual([
+    expect(story(answering([on, { type: 'record', on: false, tells: false }, ...bye]))).toEqual([
       'recording',
       'not recording',
       '“Bye.”',

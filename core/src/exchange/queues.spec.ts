@@ -183,6 +183,7 @@ describe('a queue', () => {
       name: 'Hold',
       words: 'We are looking it up.',
       voice: 'slt',
+      take: null,
     } as const;
     const office = officeWith({ holdGreetingId: greeting.id });
     office.world = { ...office.world, greetings: [greeting] };

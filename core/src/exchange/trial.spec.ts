@@ -25,6 +25,7 @@ describe('an answering path', () => {
       name: 'Regatta',
       words: 'It is regatta day.',
       voice: defaultVoice,
+      take: null,
     };
     const by = {
       ...answering([
@@ -66,6 +67,7 @@ describe('a box', () => {
     name: 'Office box',
     words: 'The office is at sea.',
     voice: defaultVoice,
+    take: null,
   };
   const box = { ...office, greetingId: greeting.id, longestMessageSeconds: 10 };
   const toBox = answering(message);

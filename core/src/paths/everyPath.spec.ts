@@ -1,3 +1,4 @@
+import type { CallScript } from '../call';
 import { runTrial, type CallerAct, type StaffAct } from '../exchange';
 import { applyEdit } from '../line';
 import {
@@ -30,8 +31,8 @@ const office = {
 };
 const withHoliday = { ...office, lines: [{ ...line, hours: holidayHours }] };
 const allNames = { ...names, [thanksgiving.id]: 'Thanksgiving' };
-const pathsOf = (of: typeof office) => everyPath(of, openMoment).paths;
-const find = (keys: string, staff: string, when = 'Open', of: typeof office = office) =>
+const pathsOf = (of: CallScript) => everyPath(of, openMoment).paths;
+const find = (keys: string, staff: string, when = 'Open', of: CallScript = office) =>
   pathsOf(of).find(
     ({ turns, staff: does, moment }) =>
       describeChoices(turns) === keys && does === staff && describeMoment(moment, allNames) === when,

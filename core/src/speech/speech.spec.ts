@@ -1,4 +1,5 @@
-import { attendant, welcomeId } from '../testing/boatyard';
+import { spokenFacts } from '../call';
+import { attendant, line, openMoment, script, welcomeId } from '../testing/boatyard';
 import { findSheet, newAnnouncement, sheetId, type Menu } from '../line';
 import {
   estimateMs,
@@ -13,10 +14,11 @@ import {
 } from '.';
 
 const welcome = findSheet(attendant, welcomeId) as Menu;
+const facts = spokenFacts(script, line, openMoment);
 
 describe('the words of a menu', () => {
   it('are its opening words, a line for each key that is read out, and its closing words', () => {
-    expect(sheetSentences(welcome, 'slt').map(({ text }) => text)).toEqual([
+    expect(sheetSentences(welcome, 'slt', facts).map(({ text }) => text)).toEqual([
       'Thank you for calling the boatyard.',
       'For moorings, press 1.',
       'For the fuel dock, press 2.',
@@ -28,18 +30,18 @@ describe('the words of a menu', () => {
   it('cannot disagree with the keys: another key, another order, other words', () => {
     const [first, ...others] = welcome.options;
     const moved = { ...welcome, options: [...others, { ...first, key: '5' }] as Menu['options'] };
-    const texts = sheetSentences(moved, 'slt').map(({ text }) => text);
+    const texts = sheetSentences(moved, 'slt', facts).map(({ text }) => text);
     expect(texts).not.toContain('For moorings, press 1.');
     expect(texts.indexOf('For moorings, press 5.')).toBe(3);
   });
 
   it('leave out an option that is not read out or has no label', () => {
     const silent = { ...welcome, options: welcome.options.map((option) => ({ ...option, label: ' ' })) };
-    expect(sheetSentences(silent, 'slt')).toHaveLength(2);
+    expect(sheetSentences(silent, 'slt', facts)).toHaveLength(2);
   });
 
   it('lead back to where each was written', () => {
-    const sources = sheetSentences(welcome, 'slt').map(({ source }) => source);
+    const sources = sheetSentences(welcome, 'slt', facts).map(({ source }) => source);
     expect(sources[0]).toEqual({ type: 'words', sheetId: welcomeId, part: 'openingWords' });
     expect(sources[2]).toEqual({ type: 'option', sheetId: welcomeId, key: '2' });
   });
@@ -76,7 +78,7 @@ describe('sentences', () => {
 
   it('have a longer pause after a part than within it', () => {
     const sheet = { ...newAnnouncement(sheetId.create('a'), 'A'), words: 'One. Two.' };
-    expect(sheetSentences(sheet, 'slt').map(({ pauseAfterMs }) => pauseAfterMs)).toEqual([
+    expect(sheetSentences(sheet, 'slt', facts).map(({ pauseAfterMs }) => pauseAfterMs)).toEqual([
       pauses.betweenSentencesMs,
       pauses.betweenPartsMs,
     ]);
@@ -85,7 +87,7 @@ describe('sentences', () => {
 
 describe('timing', () => {
   const sheet = { ...newAnnouncement(sheetId.create('a'), 'A'), words: 'One. Two.' };
-  const sentences = sheetSentences(sheet, 'slt');
+  const sentences = sheetSentences(sheet, 'slt', facts);
 
   it('is exact by the lengths of the audio, pauses between counted in', () => {
     const timings = timeSentences(sentences, [1000, 500]);

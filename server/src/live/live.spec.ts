@@ -1,3 +1,4 @@
+import type { AddressInfo } from 'node:net';
 import { readWav } from '@locutor/core/audio';
 import { groupDefaults, type PersonId } from '@locutor/core/directory';
 import type { DeskHears, DeskView, HandsetHears } from '@locutor/core/exchange';
@@ -149,9 +150,8 @@ describe('a call on the live line', () => {
     await new Promise((resolve) => setTimeout(resolve, 300));
     const { calls } = await logged();
     expect(calls[0].recordingMs).toBeGreaterThan(200);
-    const sound = await fetch(
-      `http://127.0.0.1:${server.app.getHttpServer().address().port}/api/audio/${calls[0].recordingId}`,
-    );
+    const { port } = server.app.getHttpServer().address() as AddressInfo;
+    const sound = await fetch(`http://127.0.0.1:${port}/api/audio/${calls[0].recordingId}`);
     expect(readWav(new Uint8Array(await sound.arrayBuffer())).ok).toBe(true);
   });
 

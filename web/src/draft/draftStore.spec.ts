@@ -6,6 +6,8 @@ const attendant: Attendant = {
   schemaVersion,
   voice: 'slt',
   sheets: [newMenu(menuId, 'Welcome')],
+  paths: [],
+  fallbacks: [],
   answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: menuId }] },
 };
 const type = (words: string): Edit => ({ type: 'setWords', sheetId: menuId, part: 'openingWords', words });

@@ -62,6 +62,8 @@ const script: CallScript = {
   lines: [
     {
       id: main,
+      name: 'Boatyard',
+      switched: null,
       number: '+12075550140',
       attendant: {
         schemaVersion,
@@ -119,9 +121,9 @@ const said = (): readonly string[] =>
 describe('the handset', () => {
   it('shows each sentence only once it is heard, and marks the one being said', () => {
     expect(said()).toEqual([]);
-    mockAudible.playing?.watch.onItem(0);
+    mockAudible.playing?.watch.onItem(0, 0);
     expect(said()).toEqual(['Welcome.']);
-    mockAudible.playing?.watch.onItem(1);
+    mockAudible.playing?.watch.onItem(1, 0);
     const { transcript, speaking } = driver.getView();
     expect(transcript[speaking?.index ?? -1]).toMatchObject({ text: 'Please choose.' });
     finishPlaying();
@@ -130,7 +132,7 @@ describe('the handset', () => {
   });
 
   it('never shows what a key cut short', () => {
-    mockAudible.playing?.watch.onItem(0);
+    mockAudible.playing?.watch.onItem(0, 0);
     driver.press('1');
     expect(mockAudible.tones).toEqual(['1']);
     expect(mockAudible.playing).toBeNull();

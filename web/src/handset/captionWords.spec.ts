@@ -24,8 +24,11 @@ const names = {
   [office]: 'Office',
 };
 
+/** An entry without its moment, kind by kind. */
+type Untimed<Entry> = Entry extends unknown ? Omit<Entry, 'atMs'> : never;
+
 describe('captions', () => {
-  it.each<[Omit<TranscriptEntry, 'atMs'> & object, string | null]>([
+  it.each<[Untimed<TranscriptEntry>, string | null]>([
     [{ type: 'key', key: '1', use: 'option' }, 'You press 1'],
     [{ type: 'key', key: '7', use: 'wrong' }, 'You press 7, which has no use here'],
     [{ type: 'key', key: '7', use: 'ignored' }, 'You press 7; keys do nothing here'],

@@ -48,7 +48,7 @@ describe('changing a path', () => {
 });
 
 describe('the line of an address', () => {
-  const lines = [{ id: 'line:main' }, { id: 'line:shed' }] as readonly KeptLine[];
+  const lines = [{ id: 'line:main' }, { id: 'line:shed' }] as unknown as readonly KeptLine[];
   it.each([
     ['/script', 'line:main', '/'],
     ['/line/line:shed/script', 'line:shed', '/line/line:shed'],

@@ -21,7 +21,7 @@ const anyAttendant: fc.Arbitrary<Attendant> = anyScript.map(
   ({ lines }) => (lines[0] as { attendant: Attendant }).attendant,
 );
 const countOf = (attendant: Attendant, id: ReferredId): number =>
-  usesOf(attendant, id).filter(({ stepIndex }) => stepIndex !== null).length;
+  usesOf(attendant, id).filter((use) => 'slot' in use && use.stepIndex !== null).length;
 
 describe('any attendant', () => {
   it('is written and read back the same', () => {
@@ -86,7 +86,9 @@ describe('copying a sheet', () => {
         expect(JSON.stringify(sheet)).toBe(before);
         const added = applyEdit(attendant, { type: 'addSheet', sheet: copy, atIndex: index + 1 });
         expect(added.sheets[index + 1]?.name).toBe('Copy');
-        const inCopy = usesOf(added, sheet.id).filter(({ slot }) => 'sheetId' in slot && slot.sheetId === copy.id);
+        const inCopy = usesOf(added, sheet.id).filter(
+          (use) => 'slot' in use && 'sheetId' in use.slot && use.slot.sheetId === copy.id,
+        );
         expect(inCopy).toEqual([]);
       }),
     );

@@ -24,8 +24,8 @@ describe('a step in words', () => {
     [{ type: 'searchByName', by: 'lastName', seconds: 24 }, 'search by name'],
     [{ type: 'askExtension', seconds: 24 }, 'ask for an extension'],
     [{ type: 'followPath', pathId: namedPathId.create('gone') }, 'follow something deleted'],
-    [{ type: 'record', on: true }, 'record the call from here on'],
-    [{ type: 'record', on: false }, 'stop recording the call'],
+    [{ type: 'record', on: true, tells: true }, 'record the call from here on'],
+    [{ type: 'record', on: false, tells: false }, 'stop recording the call'],
     [message[0] as Step, 'take a message in Office'],
     [
       { type: 'takeMessage', boxId: boxId.create('gone'), beep: null, tell: null },

@@ -1,5 +1,13 @@
 import { periodId } from '@locutor/core/hours';
-import { newAnnouncement, newMenu, schemaVersion, sheetId, type Attendant, type Use } from '@locutor/core/line';
+import {
+  newAnnouncement,
+  newMenu,
+  schemaVersion,
+  sheetId,
+  type Attendant,
+  type Slot,
+  type Use,
+} from '@locutor/core/line';
 import { usesInWords } from './usesInWords';
 
 const welcome = newMenu(sheetId.create('welcome'), 'Welcome');
@@ -8,9 +16,11 @@ const attendant: Attendant = {
   schemaVersion,
   voice: 'slt',
   sheets: [welcome, fuel],
+  paths: [],
+  fallbacks: [],
   answering: { rules: [], otherwise: [] },
 };
-const use = (slot: Use['slot']): Use => ({ slot, stepIndex: 0 });
+const use = (slot: Slot): Use => ({ slot, stepIndex: 0 });
 
 describe('where something is used', () => {
   it('is gathered by sheet, each place once', () => {

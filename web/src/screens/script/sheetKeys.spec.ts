@@ -22,7 +22,13 @@ describe('the next key that is offered', () => {
 });
 
 describe('a finding', () => {
-  const finding = (at: Finding['at']): Finding => ({ rule: 'pathEmpty', grade: 'fault', at });
+  const finding = (at: Finding['at']): Finding => ({
+    rule: 'pathEmpty',
+    grade: 'fault',
+    consequence: 'wrongPlace',
+    key: 'pathEmpty',
+    at,
+  });
 
   it('is mended on the sheet it is on, or in the hours', () => {
     const sheet = welcome.id;

@@ -37,7 +37,13 @@ const names = {
 };
 
 describe('where a finding leads', () => {
-  const at = (place: Finding['at']): Finding => ({ rule: 'pathEmpty', grade: 'fault', at: place });
+  const at = (place: Finding['at']): Finding => ({
+    rule: 'pathEmpty',
+    grade: 'fault',
+    consequence: 'wrongPlace',
+    key: 'pathEmpty',
+    at: place,
+  });
   it.each<[Finding['at'], string]>([
     [{ type: 'sheet', sheetId: welcome }, '/script/sheet:welcome'],
     [
@@ -80,7 +86,7 @@ describe('what answers, by name', () => {
     [[{ type: 'toLine', lineId: lineId.create('shed') }], 'Storage shed'],
     [
       [
-        { type: 'record', on: true },
+        { type: 'record', on: true, tells: false },
         { type: 'searchByName', by: 'lastName', seconds: 24 },
       ],
       'a search by name',
