@@ -83,6 +83,17 @@ describe('putting on air', () => {
     expect(again.body.detail).toBe('This is on air already, as version 1, put there by Tamsin.');
   });
 
+  it('lets one of two go on air at the same moment, and tells the other', async () => {
+    const revision = await retyped('Hello, this is the boatyard.');
+    const put = (by: string): Promise<Answer> => ask('post', '/versions', { draftRevision: revision, by });
+    const answers = await Promise.all([put('Tamsin'), put('Odile'), put('Effie')]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
+    expect((await ask('get', '/versions')).body).toHaveLength(1);
+    expect(await onAirNumber()).toBe(1);
+    const told = answers.filter(({ status }) => status === 409).map(({ body }) => body.detail);
+    for (const detail of told) expect(detail).toMatch(/Tamsin|Odile|Effie/);
+  });
+
   it('runs the rehearsals: one that no longer holds needs a yes', async () => {
     const { body: people } = await server.ask('get', '/api/people');
     const noor = people.find(({ name }: { name: string }) => name === 'Noor Haldane').id;
@@ -188,6 +199,27 @@ describe('what is planned', () => {
     await new Promise((resolve) => setTimeout(resolve, 400));
     server = await testServer(dataDir);
     expect(await until(async () => (await onAirNumber()) ?? undefined)).toBe(1);
+  });
+
+  it('keeps to the clock on the wall, however that jumps', async () => {
+    const real = Date.now;
+    const hour = 3_600_000;
+    const jump = (ms: number) => jest.spyOn(Date, 'now').mockImplementation(() => real() + ms);
+    await plan(real() + 6 * hour, 1);
+    try {
+      jump(-24 * hour);
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      expect(await onAirNumber()).toBeUndefined();
+      jump(24 * hour);
+      expect(await until(async () => (await onAirNumber()) ?? undefined)).toBe(1);
+      jump(-24 * hour);
+      const revision = await retyped('Good morning, this is the boatyard.');
+      expect((await airDraft(server, lineId(), revision)).status).toBe(201);
+      expect(await onAirNumber()).toBe(2);
+      expect((await ask('get', '/versions')).body.map(({ number }: { number: number }) => number)).toEqual([2, 1]);
+    } finally {
+      jest.restoreAllMocks();
+    }
   });
 
   it('can go at the quietest hour', async () => {
