@@ -30,7 +30,9 @@ export function WhenForm({ stops }: { readonly stops: string | null }) {
       ? quiet?.quietest?.atMs
       : when === 'quietOpen'
         ? quiet?.whileOpen?.atMs
-        : instantOf(reading, line.timeZone);
+        : reading
+          ? instantOf(reading, line.timeZone)
+          : undefined;
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     if (when === 'now') void putOnAir(by, note);

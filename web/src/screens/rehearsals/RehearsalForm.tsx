@@ -1,5 +1,7 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
 import {
+  readExpectations,
+  readScene,
   rehearsalLimits,
   sceneEndWords,
   sceneStaffWords,
@@ -72,10 +74,12 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
   const [isBusy, setBusy] = useState(false);
   const change = (changes: Partial<Scene>): void => setScene({ ...scene, ...changes });
   const first = who.staff[0]?.value as Scene['staff'][number]['who'] | undefined;
+  const whole: Scene = { ...scene, callerNumber: callerOf(caller) };
+  const lacking = lackingIn(name, whole, expects);
   const keep = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     setBusy(true);
-    if (await onKeep({ name: name.trim(), scene: { ...scene, callerNumber: callerOf(caller) }, expects })) onClose();
+    if (await onKeep({ name: name.trim(), scene: whole, expects })) onClose();
     else setBusy(false);
   };
   return (
@@ -188,22 +192,27 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
           ))}
           <Add label="and" onAdd={() => setExpects([...expects, { type: 'within', seconds: 30 }])} />
         </Sentence>
-        <Flex mt="3" gap="2">
-          <Button
-            type="submit"
-            size="sm"
-            colorPalette="petrol"
-            disabled={isBusy || !name.trim() || expects.length === 0}
-          >
+        <Flex mt="3" gap="2" align="center" wrap="wrap">
+          <Button type="submit" size="sm" colorPalette="petrol" disabled={isBusy || lacking !== null}>
             Keep the rehearsal
           </Button>
           <Button size="sm" variant="ghost" onClick={onClose}>
             Cancel
           </Button>
+          {lacking && <Text color="quiet">{lacking}</Text>}
         </Flex>
       </form>
     </Box>
   );
+}
+
+/** What has to be said before it can be kept; null where nothing is lacking. */
+function lackingIn(name: string, scene: Scene, expects: readonly Expectation[]): string | null {
+  if (!name.trim()) return 'Give it a name.';
+  if (expects.length === 0) return 'Say at least one thing that must happen.';
+  if (scene.reading === '') return 'Say when the call is.';
+  const { ok: isScene } = readScene(scene);
+  return isScene && readExpectations(expects).ok ? null : 'Some part of a sentence is empty or not right yet.';
 }
 
 /** A number as it is typed; nothing for a caller who hides it. */
