@@ -7,6 +7,7 @@ test('the time map shows a way for each key, at a moment, and leads to where it 
 }) => {
   await page.goto(`${server.url}/time-map`);
   const map = page.getByRole('application', { name: /^Time map/ });
+  await page.getByLabel('Date and time of the call').fill('2026-11-23T10:00');
   await expect(map).toContainText('1 moorings and dock space');
   await page.getByLabel('Date and time of the call').fill('2026-11-22T03:00');
   await expect(map).toContainText('1 a boat taking on water');
@@ -29,6 +30,8 @@ test('the time map is saved as a drawing and as a picture, and printed on sheets
   server,
 }) => {
   await page.goto(`${server.url}/time-map`);
+  await page.getByLabel('Date and time of the call').fill('2026-11-23T10:00');
+  await expect(page.getByRole('application', { name: /^Time map/ })).toContainText('1 moorings and dock space');
   const save = async (name: string) => {
     await page.getByRole('button', { name: 'Save or print' }).click();
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name }).click()]);
