@@ -139,12 +139,21 @@ function PlannedNote() {
 
 function Changes() {
   const { line, attendant, names } = useDraft();
+  const now = useNow(60_000);
   const onAir = useOnAir(line);
   const differences = useAirDifferences();
   const greetings = useGreetings();
   if (differences === 'first') return <Text>Callers hear nothing yet. This will be the first version.</Text>;
   if (!onAir) return null;
-  if (differences === 'same') return <Text>Nothing: the draft is what is on air, version {onAir.number}.</Text>;
+  if (differences === 'same') {
+    const [last] = onAir.airings;
+    return (
+      <Text>
+        Nothing: the draft is what is on air, version {onAir.number}.
+        {last?.by && ` ${last.by} put it on air ${showWhen(last.at, line.timeZone, now)}.`}
+      </Text>
+    );
+  }
   const more = onAir.greetings.flatMap((then) => {
     const now = greetings.find(({ id }) => id === then.id);
     return now && now.words !== then.words

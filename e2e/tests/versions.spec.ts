@@ -1,0 +1,112 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { callAt, expect, saved, test } from '../support/test';
+
+const welcome = (page: Page) => page.getByRole('textbox', { name: 'Opening words' });
+const version = (page: Page, number: number) => page.getByRole('listitem', { name: `Version ${number}`, exact: true });
+
+test('an earlier version is put back on air, and callers hear it; the draft stays', async ({ page, server }) => {
+  await page.goto(`${server.url}/script`);
+  await welcome(page).fill('Thank you for calling Larkspur Cove Boatyard. The crane is being mended.');
+  await saved(page);
+  await page.goto(`${server.url}/versions`);
+  await expect(version(page, 2)).toContainText('on air since');
+  await version(page, 1).getByRole('button', { name: 'Put back on air' }).click();
+  await expect(page.getByText('Version 1 is back on air. The draft stays as it is.')).toBeVisible();
+  await expect(version(page, 1)).toContainText('on air since');
+  await expect(version(page, 1)).toContainText('put back on air');
+  await expect(version(page, 2).getByRole('button', { name: 'Put back on air' })).toBeVisible();
+
+  await page.goto(`${server.url}/script`);
+  await expect(welcome(page)).toContainText('The crane is being mended.');
+  await page.getByLabel('What to call').selectOption('what is on air');
+  await callAt(page, '2026-11-23T10:00');
+  await expect(page.getByRole('log', { name: 'What is heard' })).toContainText('since 1968');
+});
+
+test('of two who put on air, the later is told whose is there, and looks again', async ({ page, context, server }) => {
+  await page.goto(`${server.url}/script`);
+  await welcome(page).fill('Thank you for calling Larkspur Cove Boatyard. Ask about winter storage.');
+  await saved(page);
+  await page.goto(`${server.url}/on-air`);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  for (const [each, by] of [
+    [page, 'Tamsin Okafor'],
+    [other, 'Odile Marchetti'],
+  ] as const) {
+    await each.getByLabel('By', { exact: true }).fill(by);
+    await expect(each.getByRole('button', { name: 'Put on air now' })).toBeEnabled();
+  }
+  await page.getByRole('button', { name: 'Put on air now' }).click();
+  await expect(page.getByText('Nothing: the draft is what is on air, version 3.')).toBeVisible();
+  await other.getByRole('button', { name: 'Put on air now' }).click();
+  await expect(other.getByText(/version 3\. Tamsin Okafor put it on air/)).toBeVisible();
+  const { onAir } = await other.evaluate(async () => {
+    const [line] = (await (await fetch('/api/lines')).json()) as { id: string }[];
+    const all = (await (await fetch(`/api/lines/${line?.id}/versions`)).json()) as unknown[];
+    return { onAir: all.length };
+  });
+  expect(onAir).toBe(3);
+});
+
+test('a version is saved as a file, with what it says in it', async ({ page, server }) => {
+  await page.goto(`${server.url}/versions`);
+  const download = page.waitForEvent('download');
+  await version(page, 1).getByRole('link', { name: 'Export' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toMatch(/\.zip$/);
+  const bytes = readFileSync(await file.path());
+  expect(bytes.subarray(0, 2).toString()).toBe('PK');
+  expect(bytes.includes('version.json')).toBe(true);
+  expect(bytes.includes('attendant.schema.json')).toBe(true);
+});
+
+test('a time that is cleared, or over, is asked for again and nothing is lost', async ({ page, server }) => {
+  await page.goto(`${server.url}/script`);
+  await welcome(page).fill('Thank you for calling Larkspur Cove Boatyard. Ask about winter storage.');
+  await saved(page);
+  await page.goto(`${server.url}/on-air`);
+  await page.getByLabel('A note for the history').fill('Winter storage');
+  await page.getByLabel('At a time').check();
+  const when = page.getByLabel('When it goes on air, by the line’s clock');
+  await when.fill('');
+  await expect(page.getByRole('button', { name: 'Plan it' })).toBeDisabled();
+  await when.fill('2020-01-01T10:00');
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await expect(page.getByText('That time is over. Choose a later one, or put it on air now.')).toBeVisible();
+  await expect(page.getByLabel('A note for the history')).toHaveValue('Winter storage');
+});
+
+test('a rehearsal that is not whole yet says what it lacks', async ({ page, server }) => {
+  await page.goto(`${server.url}/rehearsals`);
+  await page.getByRole('button', { name: 'Write one' }).click();
+  const form = page.getByRole('form', { name: 'Rehearsal' });
+  const keep = form.getByRole('button', { name: 'Keep the rehearsal' });
+  await expect(form).toContainText('Give it a name.');
+  await page.getByLabel('Name of the rehearsal').fill('At noon');
+  await expect(keep).toBeEnabled();
+  await page.getByLabel('When, by the line’s clock').fill('');
+  await expect(form).toContainText('Say when the call is.');
+  await page.getByLabel('When, by the line’s clock').fill('2026-11-23T12:00');
+  await page.getByLabel('What must happen').selectOption('hears');
+  await page.getByLabel('Words that are heard').fill('');
+  await expect(form).toContainText('Some part of a sentence is empty');
+  await expect(keep).toBeDisabled();
+});
+
+test('two lines exchange their numbers, and back', async ({ page, server }) => {
+  await page.goto(`${server.url}/lines`);
+  const rows = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Exchange numbers' }) });
+  await expect(rows).not.toHaveCount(0);
+  const numbers = () =>
+    page.getByLabel(/^Number of the line/).evaluateAll((all) => all.map((field) => (field as HTMLInputElement).value));
+  const before = await numbers();
+  await rows.first().getByRole('button', { name: 'Exchange numbers' }).click();
+  await page.getByRole('menuitem').first().click();
+  await expect(page.getByText('have exchanged their numbers.')).toBeVisible();
+  await expect.poll(numbers).not.toEqual(before);
+  expect([...(await numbers())].sort()).toEqual([...before].sort());
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect.poll(numbers).toEqual(before);
+});
