@@ -83,15 +83,16 @@ async function benchBrowser() {
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const scripts = [];
-  page.on('response', async (response) => {
-    if (/\.js$/.test(new URL(response.url()).pathname)) scripts.push(await response.body());
-  });
+  const responses = [];
+  const listen = (response) => responses.push(response);
+  page.on('response', listen);
   const began = performance.now();
   await page.goto(`${url}/today`);
   await page.getByRole('heading', { name: 'What needs you' }).waitFor();
   row('First screen, from address to content', `${(performance.now() - began).toFixed(0)} ms`);
-  const sizes = scripts.map((body) => gzipSync(body).length);
+  page.off('response', listen);
+  const scripts = responses.filter((response) => /\.js$/.test(new URL(response.url()).pathname));
+  const sizes = await Promise.all(scripts.map(async (response) => gzipSync(await response.body()).length));
   row(
     'JavaScript of the first screen (gzip)',
     `${Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1024)} kB`,
