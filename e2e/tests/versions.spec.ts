@@ -41,6 +41,7 @@ test('of two who put on air, the later is told whose is there, and looks again',
   await page.getByRole('button', { name: 'Put on air now' }).click();
   await expect(page.getByText('Nothing: the draft is what is on air, version 3.')).toBeVisible();
   await other.getByRole('button', { name: 'Put on air now' }).click();
+  await expect(other.getByRole('alert').filter({ hasText: 'Tamsin Okafor' })).toBeVisible();
   await expect(other.getByText(/version 3\. Tamsin Okafor put it on air/)).toBeVisible();
   const { onAir } = await other.evaluate(async () => {
     const [line] = (await (await fetch('/api/lines')).json()) as { id: string }[];
@@ -48,6 +49,8 @@ test('of two who put on air, the later is told whose is there, and looks again',
     return { onAir: all.length };
   });
   expect(onAir).toBe(3);
+  await page.getByRole('link', { name: 'Make the first calls' }).click();
+  await expect(page.getByRole('heading', { name: /First calls/ })).toBeVisible();
 });
 
 test('a version is saved as a file, with what it says in it', async ({ page, server }) => {

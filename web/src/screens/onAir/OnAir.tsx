@@ -49,11 +49,7 @@ export default function OnAir() {
           <RehearsalsSaid />
         </Part>
         <Part number={4} title="When">
-          {differences === 'same' ? (
-            <Text color="quiet">There is nothing to put on air: the draft is what callers hear.</Text>
-          ) : (
-            <WhenForm stops={stops} />
-          )}
+          <WhenForm stops={stops} isSame={differences === 'same'} />
         </Part>
       </Box>
     </Box>

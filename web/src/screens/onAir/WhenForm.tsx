@@ -13,8 +13,15 @@ import { useAiring, type Airing } from './useAiring';
 
 type When = 'now' | 'quiet' | 'quietOpen' | 'time';
 
-/** When it goes on air, who does it, a note; then progress, or why not. `stops` says what stands in the way. */
-export function WhenForm({ stops }: { readonly stops: string | null }) {
+interface Props {
+  /** What stands in the way; null for nothing. */
+  readonly stops: string | null;
+  /** Whether the draft is what is on air. */
+  readonly isSame: boolean;
+}
+
+/** When it goes on air, who does it, a note; then progress, or why not, which stay when nothing more is to be put on air. */
+export function WhenForm({ stops, isSame }: Props) {
   const { line } = useDraftTools();
   const quiet = useQuietHours(line.id);
   const planned = usePlanned(line.id);
@@ -42,6 +49,14 @@ export function WhenForm({ stops }: { readonly stops: string | null }) {
     quiet && quiet.calls > 0 ? `by ${quiet.calls.toLocaleString()} calls of the last weeks` : 'no calls are logged yet';
   const hourWords = (hour: QuietHour | undefined): string =>
     hour ? `${showWhen(hour.atMs, line.timeZone, now)}: ${callsWords(hour.calls)} in that hour, ${log}` : '';
+  if (isSame && !isWorking) {
+    return (
+      <>
+        <Text color="quiet">There is nothing to put on air: the draft is what callers hear.</Text>
+        <Progress state={state} />
+      </>
+    );
+  }
   return (
     <form onSubmit={submit} aria-label="Put on air">
       <Flex direction="column" gap="0.5">
