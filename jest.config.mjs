@@ -21,6 +21,7 @@ const project = (name, more = {}) => ({
   moduleNameMapper: { '^@locutor/core/(.*)$': '<rootDir>/../core/src/$1' },
   transform,
   transformIgnorePatterns,
+  setupFiles: [new URL('core/src/testing/setUp.ts', import.meta.url).pathname],
   ...more,
 });
 

@@ -5,6 +5,7 @@ import { AccessGuard } from './access/accessGuard';
 import { AudioModule } from './audio/audio.module';
 import { BoxesModule } from './boxes/boxes.module';
 import { CallerListsModule } from './callerLists/callerLists.module';
+import { ClockModule } from './clock/clock.module';
 import type { Config } from './config';
 import { ContactsModule } from './contacts/contacts.module';
 import { dataSourceOptions } from './database/dataSource';
@@ -45,6 +46,7 @@ export class AppModule {
       imports: [
         TypeOrmModule.forRoot(dataSourceOptions(config.dataDir)),
         AudioModule.for(config),
+        ClockModule,
         UsesModule,
         ExtensionsModule,
         StartModule,

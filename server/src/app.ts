@@ -13,7 +13,8 @@ import { LiveLine } from './live/liveLine.service';
 import { describeApi } from './openapi';
 import { stopperOf } from './stopping';
 
-const logged: LogLevel[] = ['warn', 'error', 'fatal'];
+/** What the application says of itself. */
+export const logged: LogLevel[] = ['warn', 'error', 'fatal'];
 
 /** A server that listens. */
 export interface RunningServer {
@@ -23,28 +24,24 @@ export interface RunningServer {
   readonly stop: () => Promise<void>;
 }
 
-/** The whole server, ready to listen. */
-export async function createApp(config: Config): Promise<NestExpressApplication> {
-  return (await createStoppable(config)).app;
+/** Starts a server and tells where it listens. */
+export async function startServer(config: Config): Promise<RunningServer> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: logged });
+  const stop = dress(app, config);
+  await app.listen(config.port, host);
+  const { port } = app.getHttpServer().address() as { port: number };
+  return { app, stop, url: `http://${host}:${port}` };
 }
 
-async function createStoppable(config: Config): Promise<Omit<RunningServer, 'url'>> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: logged });
+/** Gives a bare application its headers, limits, description, sockets and screens. Gives back how to stop it. */
+export function dress(app: NestExpressApplication, config: Config): RunningServer['stop'] {
   const stop = stopperOf(app);
   app.use(safeHeaders(), compression());
   app.useBodyParser('json', { limit: '4mb' });
   describeApi(app);
   serveLive(app);
   if (config.webDir) serveWeb(app, config.webDir);
-  return { app, stop };
-}
-
-/** Starts a server and tells where it listens. */
-export async function startServer(config: Config): Promise<RunningServer> {
-  const { app, stop } = await createStoppable(config);
-  await app.listen(config.port, host);
-  const { port } = app.getHttpServer().address() as { port: number };
-  return { app, stop, url: `http://${host}:${port}` };
+  return stop;
 }
 
 function safeHeaders(): ReturnType<typeof helmet> {

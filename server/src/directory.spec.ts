@@ -315,13 +315,3 @@ describe('trial calls', () => {
     ).toContain('Nothing is on air');
   });
 });
-
-describe('voices in other languages', () => {
-  it('speak, as the telephone carries it', async () => {
-    const texts = ['Bonjour, vous êtes au chantier naval.'];
-    const { status, body } = await ask('post', '/api/speech', { voice: 'frWoman', texts });
-    expect(status).toBe(200);
-    expect(body[0].lengthMs).toBeGreaterThan(1200);
-    expect(body[0].lengthMs).toBeLessThan(4000);
-  });
-});

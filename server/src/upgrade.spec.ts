@@ -69,7 +69,7 @@ async function earlierData(): Promise<string> {
 
 describe('the data of an earlier release', () => {
   it('is opened as today’s, with nothing lost, and still answers', async () => {
-    const server = await testServer(await earlierData());
+    const server = await testServer({ dataDir: await earlierData() });
     const { body: people } = await server.ask('get', '/api/people');
     expect(people).toMatchObject([
       { name: 'Noor Haldane', extension: '212', phones: [{ type: 'desk', seconds: 12 }], inDirectory: true, email: '' },
@@ -89,7 +89,7 @@ describe('the data of an earlier release', () => {
   });
 
   it('still accepts an attendant written for the earlier schema', async () => {
-    const server = await testServer(await earlierData());
+    const server = await testServer({ dataDir: await earlierData() });
     const attendant = { schemaVersion: 1, voice: 'rms', sheets: [], answering: { rules: [], otherwise: [] } };
     const saved = await server.ask('put', '/api/lines/line:main/draft', { revision: 1, attendant });
     expect(saved.status).toBe(200);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { lookAtFile, lookOutside, readAuSound, readWavSound, writeAu, writeWav } from '.';
 import { sine } from '../testing/tones';
+import { cases } from '../testing/cases';
 
 const latin = (text: string): Uint8Array => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
 const wav = writeWav(sine(440, 8000, 0.05));
@@ -63,7 +64,7 @@ describe('what a file is', () => {
           expect(typeof read(file, { wholeOnly: true }).ok).toBe('boolean');
         }
       }),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 });

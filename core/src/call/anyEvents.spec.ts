@@ -6,6 +6,7 @@ import type { CallEvent, DirectTo } from './event';
 import { idleCall, type CallState } from './state';
 import { step } from './step';
 import type { CallEffect } from './effect';
+import { cases } from '../testing/cases';
 
 /** Events in any order, with ids that may be right, late or made up: what a slow network or a wild driver sends. */
 const anyEvent: fc.Arbitrary<CallEvent> = fc
@@ -87,7 +88,7 @@ describe('a call that hears anything in any order', () => {
         if (end === -1) return;
         for (const event of list) expect(step(script, states[end] as CallState, event).effects).toEqual([]);
       }),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 
@@ -100,7 +101,7 @@ describe('a call that hears anything in any order', () => {
         expect(going(effects, whole)).toEqual([]);
         expect(effects.filter(({ type }) => type === 'hangUp')).toHaveLength(1);
       }),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 

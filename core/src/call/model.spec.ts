@@ -11,6 +11,7 @@ import { step } from './step';
 import { transcriptOf } from './transcript';
 import type { CallEvent } from './event';
 import { spokenFacts, type CallScript, type LineScript } from './script';
+import { cases } from '../testing/cases';
 
 /**
  * The rules of a call told a second time, as plainly as can be: no plays, no timers, only what a caller does whenever
@@ -504,7 +505,7 @@ describe('the call machine and the rules told a second time', () => {
           expect(drive(script, atMs, callerNumber, [...turns], staff)).toEqual(told);
         },
       ),
-      { numRuns: 1500 },
+      cases(1500),
     );
   });
 });

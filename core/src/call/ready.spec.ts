@@ -14,6 +14,7 @@ import {
 import { applyEdit, type Attendant } from '../line';
 import { answerFor, readyOf, type ReadyLine } from './ready';
 import type { CallScript } from './script';
+import { cases } from '../testing/cases';
 
 const periods: Hours = {
   ...hours,
@@ -57,7 +58,7 @@ describe('a script made ready', () => {
           });
         }
       }),
-      { numRuns: 60 },
+      cases(60),
     );
   });
 

@@ -4,6 +4,7 @@ import { groupDefaults, groupId, ringingOrders, type Group, type PersonId } from
 import { answering, everybody, hours, message, openMoment } from '../testing/boatyard';
 import { simulate, type StaffAct } from './simulate';
 import { callId } from './state';
+import { cases } from '../testing/cases';
 
 /**
  * The rules of a ring group told a second time: no events and effects, only a list of calls and a list of members, and
@@ -242,7 +243,7 @@ describe('a ring group', () => {
           .map((each, at) => openMoment + each * 1000 + at * 7);
         expect(endingsOf(group, acts, times)).toEqual(new SecondTelling(group, acts).tell(times));
       }),
-      { numRuns: 3000 },
+      cases(3000),
     );
   });
 });

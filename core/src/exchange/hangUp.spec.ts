@@ -4,6 +4,7 @@ import { ringDefaults, type Path } from '../line';
 import { answering, everybody, hours, juno, message, moorings, noor } from '../testing/boatyard';
 import { membersOf, Office } from '../testing/office';
 import type { CallId } from './state';
+import { cases } from '../testing/cases';
 
 const rush: Queue = {
   ...queueDefaults,
@@ -77,7 +78,7 @@ describe('a caller who hangs up at any instant', () => {
         expect(office.transcript(call).at(-1)?.type).toBe('ended');
         expect(office.phase(office.call('two'))).not.toBe('ended');
       }),
-      { numRuns: 150 },
+      cases(150),
     );
   });
 

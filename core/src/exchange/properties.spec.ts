@@ -8,6 +8,7 @@ import { isFreeAt } from './members';
 import { simulate, type CallerAct, type SimulatedCaller, type StaffAct } from './simulate';
 import { callId, newStaff, type CallId, type Exchange } from './state';
 import type { ExchangeResult } from './stepExchange';
+import { cases } from '../testing/cases';
 
 const desk = groupId.create('desk');
 const rush = queueId.create('rush');
@@ -105,7 +106,7 @@ function run({ group, queue, callers: all, acts }: AnyOffice, watch?: (result: E
   return { script, left, transcripts };
 }
 
-const holds = (check: (office: AnyOffice) => void): void => fc.assert(fc.property(office, check), { numRuns: 400 });
+const holds = (check: (office: AnyOffice) => void): void => fc.assert(fc.property(office, check), cases(400));
 
 describe('calls that share people, whoever calls and whatever the staff do', () => {
   it('never let two calls have the same person, nor a phone ring for a call that is over', () => {

@@ -6,6 +6,7 @@ import { membersOf } from '../testing/office';
 import { chanceFrom, exponential } from '../traffic';
 import { simulate } from './simulate';
 import { callId } from './state';
+import { cases } from '../testing/cases';
 
 const rush: Queue = {
   ...queueDefaults,
@@ -114,7 +115,7 @@ describe('waits in a queue', () => {
   it('are those that the rules give when they are told a second time', () => {
     fc.assert(
       fc.property(anyRush, (any) => expect(waitsOf(any)).toEqual(waitsToldAgain(any))),
-      { numRuns: 1500 },
+      cases(1500),
     );
   });
 

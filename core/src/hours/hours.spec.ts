@@ -19,6 +19,7 @@ import {
   type Weekday,
   type WeekSpan,
 } from '.';
+import { cases } from '../testing/cases';
 
 const rules = [
   { type: 'period', periodId: lunch.id },
@@ -135,7 +136,7 @@ describe('the answering order', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      cases(60),
     );
   });
 });

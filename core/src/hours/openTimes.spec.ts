@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { hoursId, instantOf, isWorkingAt, periodId, weekdays, type Hours, type WeekSpan } from '../hours';
 import { zone } from '../testing/boatyard';
 import { nextOpening, openTimesOn, timesToday, todayAt, weekGroups } from './openTimes';
+import { cases } from '../testing/cases';
 
 const open = { id: periodId.create('open'), name: 'Open' };
 const lunch = { id: periodId.create('lunch'), name: 'Lunch' };
@@ -38,7 +39,7 @@ describe('when it opens next', () => {
           `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
         expect(next && instantOf(`${next.date}T${clock(next.startMin)}`, zone)).toBe(found);
       }),
-      { numRuns: 150 },
+      cases(150),
     );
   });
 });

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { hours, lunch, open } from '../testing/boatyard';
 import { zones } from '../testing/zones';
 import { answersAt, nextChange, periodsAt, type Hours, type PeriodId, type Weekday, type WeekSpan } from '.';
+import { cases } from '../testing/cases';
 
 /**
  * The hours told a second time: the clock on the wall is read from the platform's own calendar, and each span is tried
@@ -60,7 +61,7 @@ describe('the hours and the clock on the wall', () => {
         const expected = any.week.filter((span) => runsByTheWall(span, clock)).map(({ periodId }) => periodId);
         expect(periodsAt(any, zone, atMs)).toEqual(new Set(expected));
       }),
-      { numRuns: 1500 },
+      cases(1500),
     );
   });
 
@@ -90,7 +91,7 @@ describe('the hours and the clock on the wall', () => {
         }
         if (change) expect(change.answer).toEqual(answersAt(rules, any, zone, change.atMs));
       }),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 });

@@ -15,6 +15,7 @@ import {
   type Weekday,
   type When,
 } from '.';
+import { cases } from '../testing/cases';
 
 /**
  * Special dates and seasons told a second time, from the words of their description: each day is taken from the
@@ -231,7 +232,7 @@ describe('special dates, seasons and the clock on the wall', () => {
           }
         },
       ),
-      { numRuns: 400 },
+      cases(400),
     );
   });
 
@@ -249,7 +250,7 @@ describe('special dates, seasons and the clock on the wall', () => {
           }
         }
       }),
-      { numRuns: 40 },
+      cases(40),
     );
   });
 });

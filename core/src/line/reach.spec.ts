@@ -6,6 +6,7 @@ import { alwaysEnds } from './step';
 import { queueReasons } from '../directory';
 import { attendant, closedId, fuelId, message, noor, ringFor, welcomeId } from '../testing/boatyard';
 import { anyScript } from '../testing/anyScript';
+import { cases } from '../testing/cases';
 
 const anyAttendant: fc.Arbitrary<Attendant> = anyScript.map(({ lines }) => lines[0]?.attendant ?? attendant);
 
@@ -44,7 +45,7 @@ describe('what a call may come to', () => {
         const found = new Set(reachedFrom(any, [start]).map(({ slot }) => slotKey(slot)));
         expect(found).toEqual(reachedByTrying(any, start));
       }),
-      { numRuns: 200 },
+      cases(200),
     );
   });
 
@@ -73,7 +74,7 @@ describe('the paths of an attendant', () => {
         );
         for (const { step, slot, stepIndex } of placedSteps(any)) expect(pathAt(any, slot)?.[stepIndex]).toEqual(step);
       }),
-      { numRuns: 60 },
+      cases(60),
     );
   });
 

@@ -24,6 +24,7 @@ import {
   withAttendant,
 } from '../testing/boatyard';
 import { describeEnd, describeTurn, describeTurns, describeStretch, findWays, layOut, summaryOf, type Way } from '.';
+import { cases } from '../testing/cases';
 
 const found = (by: CallScript = script, atMs = openMoment, more: { once?: boolean; most?: number } = {}) =>
   findWays(by, { atMs, ...more }).ways;
@@ -183,7 +184,7 @@ describe('the seconds of a way', () => {
           expect(rings.filter((ms) => !isCalled(ms))).toEqual([]);
         }
       }),
-      { numRuns: 400 },
+      cases(400),
     );
   });
 });

@@ -12,6 +12,7 @@ import {
   thanksgiving,
 } from '../testing/soundOffice';
 import { faultsIn, proof, type ProofSubject, type RuleName } from '.';
+import { cases } from '../testing/cases';
 
 const onCall: Person = {
   ...personDefaults,
@@ -168,7 +169,7 @@ describe('many flaws at once', () => {
         const faults = faultsIn(proof(soundSubject(flawed(...names)))).map(({ rule }) => rule);
         for (const rule of faults) expect(names).toContain(rule);
       }),
-      { numRuns: 200 },
+      cases(200),
     );
   });
 
@@ -186,7 +187,7 @@ describe('many flaws at once', () => {
         }
         expect(proof(soundSubject(attendant)).filter(({ fix }) => fix)).toEqual([]);
       }),
-      { numRuns: 100 },
+      cases(100),
     );
   });
 });

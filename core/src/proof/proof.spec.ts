@@ -22,6 +22,7 @@ import { queueReasons } from '../directory';
 import { applyEdit, keys, type Attendant, type Path } from '../line';
 import { adviseOn, describeFinding, faultsIn, openIn, proof, unansweredIn, whyItMatters, type RuleName } from '.';
 import { rules } from './rules';
+import { cases } from '../testing/cases';
 
 const allNames = {
   ...names,
@@ -231,7 +232,7 @@ describe('an attendant without faults', () => {
         expect(ended?.type === 'ended' && ended.reason).not.toBe('pathRanOut');
         expect(proofOf(any).map(({ rule }) => rule)).not.toContain('pathStops');
       }),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 

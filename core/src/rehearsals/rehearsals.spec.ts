@@ -37,6 +37,7 @@ import {
   type Scene,
 } from '.';
 import { play } from './rehearse';
+import { cases } from '../testing/cases';
 
 const office = { ...script, people: [noor, priya, wendell], queues: [launchQueue] };
 const morning: Scene = {
@@ -129,7 +130,7 @@ describe('a rehearsal', () => {
         expect(once.trace.at(-1)?.type).toBe('ended');
         expect(rehearse(any, { ...rehearsal([], scene), was: once.trace }).partsAt).toBeNull();
       }),
-      { numRuns: 150 },
+      cases(150),
     );
   });
 });
@@ -165,7 +166,7 @@ describe('a starter set', () => {
           expect(readScene(each.scene).ok && readExpectations(each.expects).ok).toBe(true);
         }
       }),
-      { numRuns: 25 },
+      cases(25),
     );
   });
 });
@@ -197,7 +198,7 @@ describe('a call that is kept as a rehearsal', () => {
         const again = rehearse(any, { ...rehearsal(expectationsOfCall(once), scene), was: traceOf(once) });
         expect(again.failed).toEqual([]);
       }),
-      { numRuns: 200 },
+      cases(200),
     );
   });
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { clockReading, instantOf, weekdayOf, wallTime, type TimeZone } from '../hours';
 import { hours, openMoment, zone } from '../testing/boatyard';
 import { quietestHours } from './quietest';
+import { cases } from '../testing/cases';
 
 const at = (reading: string): number => instantOf(reading, zone);
 /** One call in every hour of four weeks, but for Tuesdays at three in the morning and at four in the afternoon. */
@@ -45,7 +46,7 @@ describe('the quietest hours', () => {
           expect(ahead).toBeGreaterThanOrEqual(60_000);
           expect(ahead).toBeLessThan(62 * 60_000);
         }),
-        { numRuns: 60 },
+        cases(60),
       );
     },
   );
@@ -67,7 +68,7 @@ describe('the quietest hours', () => {
         expect(ahead.find((atMs) => callsAt(atMs) === fewest)).toBe(quietest?.atMs);
         if (whileOpen) expect(callsAt(whileOpen.atMs)).toBeGreaterThanOrEqual(fewest);
       }),
-      { numRuns: 60 },
+      cases(60),
     );
   });
 });

@@ -13,6 +13,7 @@ import {
 } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { DataSource, type EntityManager } from 'typeorm';
+import { Clock } from '../clock/clock';
 import { DraftsService } from '../drafts/drafts.service';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { LineEntity } from '../lines/line.entity';
@@ -64,6 +65,7 @@ export class AiringService {
     private readonly speech: SpeechService,
     private readonly uses: UsesService,
     private readonly live: LiveLine,
+    private readonly clock: Clock,
   ) {}
 
   /** Makes a version of the draft and puts it on air. @throws Problem 409, 422 when it may not go there. */
@@ -91,9 +93,10 @@ export class AiringService {
       const row = await this.versions.row(lineId, id);
       const findings = await this.check.findings(lineId, storedAttendant(row.attendant), row.greetings);
       await this.check.mustPass({ findings: findings.filter(({ grade }) => grade === 'fault'), broken: [] });
+      const at = this.clock.now();
       await this.database.transaction(async (rows) => {
-        await rows.update(VersionEntity, { id }, { onAirAt: Date.now() });
-        await turn(rows, lineId, id, { by, note, how: 'putBack' });
+        await rows.update(VersionEntity, { id }, { onAirAt: at });
+        await turn(rows, lineId, id, { at, by, note, how: 'putBack' });
       });
       this.live.directoryChanged();
       return this.told(lineId, id);
@@ -126,6 +129,7 @@ export class AiringService {
     const runs = await this.rehearsals.run(lineId, script);
     const names = await this.uses.names();
     const id = newId(versionId);
+    const at = this.clock.now();
     const whole = {
       id,
       lineId,
@@ -133,15 +137,15 @@ export class AiringService {
       greetings: [...greetings],
       takes: [...takes],
       directory: directoryOf(script, names),
-      firstCalls: [...firstCalls(script, Date.now(), names)],
+      firstCalls: [...firstCalls(script, at, names)],
       draftRevision: candidate.draftRevision,
-      onAirAt: Date.now(),
+      onAirAt: at,
     };
     // All in one: killed at any moment, the line is wholly on the old version or wholly on the new one.
     await this.database.transaction(async (rows) => {
       const last = await rows.findOne(VersionEntity, { where: { lineId }, order: { number: 'DESC' } });
       await rows.insert(VersionEntity, { ...whole, number: (last?.number ?? 0) + 1 } as never);
-      await turn(rows, lineId, id, candidate);
+      await turn(rows, lineId, id, { at, ...candidate });
       if (candidate.how === 'planned') await rows.delete(PlannedAiringEntity, { lineId });
     });
     await this.rehearsals.keepRuns(lineId, runs);
@@ -181,7 +185,7 @@ export class AiringService {
   private async speakAhead(script: CallScript, signal?: AbortSignal): Promise<void> {
     const line = script.lines.find(({ id }) => id === script.lineId);
     if (!line) return;
-    const facts = spokenFacts(script, line, Date.now());
+    const facts = spokenFacts(script, line, this.clock.now());
     for (const sheet of line.attendant.sheets) {
       if (signal?.aborted) throw conflict('It was given up before it was on air. Nothing has changed for callers.');
       const sentences = sheetSentences(sheet, line.attendant.voice, facts).filter(({ recorded }) => !recorded);
@@ -216,10 +220,10 @@ async function turn(
   rows: EntityManager,
   lineId: LineId,
   id: VersionId,
-  { by, note, how }: Pick<AiringEntity, 'by' | 'note' | 'how'>,
+  { at, by, note, how }: Pick<AiringEntity, 'at' | 'by' | 'note' | 'how'>,
 ): Promise<void> {
   await rows.update(LineEntity, { id: lineId }, { onAirVersionId: id });
-  await rows.insert(AiringEntity, { lineId, versionId: id, at: Date.now(), by, note, how });
+  await rows.insert(AiringEntity, { lineId, versionId: id, at, by, note, how });
 }
 
 /** The library greetings that an attendant says, as they are now; those of other lines on air come after and are left. */

@@ -4,6 +4,7 @@ import type { LineId } from '@locutor/core/line';
 import { quietestHours, type QuietHours } from '@locutor/core/traffic';
 import { IsNull, LessThanOrEqual, Repository } from 'typeorm';
 import { CallsService } from '../callLog/calls.service';
+import { Clock, type Stop } from '../clock/clock';
 import { DraftsService } from '../drafts/drafts.service';
 import { HoursService } from '../hours/hours.service';
 import { LinesService } from '../lines/lines.service';
@@ -27,7 +28,7 @@ const dayMs = 86_400_000;
  */
 @Injectable()
 export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
-  private looking: NodeJS.Timeout | undefined;
+  private stopLooking: Stop | undefined;
   private isAiring = false;
 
   constructor(
@@ -38,14 +39,15 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
     private readonly calls: CallsService,
     private readonly airing: AiringService,
     private readonly check: AiringCheck,
+    private readonly clock: Clock,
   ) {}
 
   onApplicationBootstrap(): void {
-    this.looking = setInterval(() => void this.airDue(), lookEveryMs).unref();
+    this.stopLooking = this.clock.every(lookEveryMs, () => void this.airDue());
   }
 
   onModuleDestroy(): void {
-    clearInterval(this.looking);
+    this.stopLooking?.();
   }
 
   async get(lineId: LineId): Promise<Planned | null> {
@@ -63,7 +65,7 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
     if (before && before.revision !== revision) {
       throw conflict(`${before.by || 'Somebody'} has planned something on this line meanwhile. Look at it first.`);
     }
-    const now = Date.now();
+    const now = this.clock.now();
     if (at <= now) throw invalid([{ at: 'at', says: 'That time is over. Choose a later one, or put it on air now.' }]);
     if (at > now + longestAheadMs) throw invalid([{ at: 'at', says: 'Choose a time within a year.' }]);
     await this.check.accept(lineId, yes, by || 'somebody');
@@ -81,7 +83,7 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
   /** The hours ahead in which few people call, by the log of the last weeks. */
   async quietest(lineId: LineId): Promise<QuietHours> {
     const line = await this.lines.get(lineId);
-    const now = Date.now();
+    const now = this.clock.now();
     const startedAt = await this.calls.startedSince(lineId, now - loggedDays * dayMs);
     return quietestHours(startedAt, await this.hours.get(line.hoursId), line.timeZone, now);
   }
@@ -91,7 +93,7 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
     if (this.isAiring) return;
     this.isAiring = true;
     try {
-      const due = await this.rows.find({ where: { at: LessThanOrEqual(Date.now()), problem: IsNull() } });
+      const due = await this.rows.find({ where: { at: LessThanOrEqual(this.clock.now()), problem: IsNull() } });
       for (const planned of due) {
         await this.airing.putPlannedOnAir(planned).catch((error: unknown) => this.refuse(planned, error));
       }

@@ -4,6 +4,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { outcomeOf, type TranscriptEntry } from '@locutor/core/call';
 import type { CallId } from '@locutor/core/exchange';
 import { IsNull, Repository } from 'typeorm';
+import { Clock, type Stop } from '../clock/clock';
 import { CallEntity } from './call.entity';
 
 const writeEveryMs = 150;
@@ -13,21 +14,24 @@ const rowsAtOnce = 20;
 @Injectable()
 export class CallLog {
   private readonly changed = new Map<CallId, CallEntity>();
-  private timer: ReturnType<typeof setTimeout> | null = null;
+  private stopWaiting: Stop | null = null;
   private writing: Promise<void> = Promise.resolve();
 
-  constructor(@InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>) {}
+  constructor(
+    @InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>,
+    private readonly clock: Clock,
+  ) {}
 
   /** Keeps a call as it is now, within a moment. */
   put(call: CallEntity): void {
     this.changed.set(call.id, call);
-    this.timer ??= setTimeout(() => void this.write(), writeEveryMs);
+    this.stopWaiting ??= this.clock.after(writeEveryMs, () => void this.write());
   }
 
   /** Writes what is still to be written. */
   write(): Promise<void> {
-    if (this.timer) clearTimeout(this.timer);
-    this.timer = null;
+    this.stopWaiting?.();
+    this.stopWaiting = null;
     const rows = [...this.changed.values()];
     this.changed.clear();
     if (rows.length > 0) {

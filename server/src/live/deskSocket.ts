@@ -1,6 +1,7 @@
 import type { WebSocket } from 'ws';
 import type { PersonId } from '@locutor/core/directory';
 import type { DeskSays } from '@locutor/core/exchange';
+import type { Clock } from '../clock/clock';
 import type { LiveLine } from './liveLine.service';
 import { readDesk } from './said';
 import { Socket } from './socket';
@@ -18,8 +19,9 @@ export class DeskSocket {
     socket: WebSocket,
     private readonly line: LiveLine,
     private readonly personId: PersonId,
+    private readonly clock: Clock,
   ) {
-    this.socket = new Socket(socket, {
+    this.socket = new Socket(socket, clock, {
       onText: (text) => this.hear(readDesk(text)),
       onVoice: (frame) => this.line.voiceOfStaff(personId, frame),
       onClose: () => this.leave(),
@@ -73,8 +75,8 @@ export class DeskSocket {
   /** A phone that vanishes while it rings rings on; a call on it is over unless it comes back in time. */
   private leave(): void {
     this.stops.forEach((stop) => stop());
-    setTimeout(() => {
+    this.clock.after(graceMs, () => {
       if (!this.line.hasDesk(this.personId)) this.line.happen({ type: 'staffHangsUp', personId: this.personId });
-    }, graceMs).unref();
+    });
   }
 }

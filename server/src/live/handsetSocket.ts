@@ -1,6 +1,7 @@
 import type { WebSocket } from 'ws';
 import { anonymousCaller, readPhoneNumber } from '@locutor/core/directory';
 import type { HandsetSays } from '@locutor/core/exchange';
+import type { Clock } from '../clock/clock';
 import type { LiveCallRun } from './liveCall';
 import type { LiveLine } from './liveLine.service';
 import type { LiveScripts } from './liveScripts.service';
@@ -24,8 +25,9 @@ export class HandsetSocket {
     socket: WebSocket,
     private readonly line: LiveLine,
     private readonly scripts: LiveScripts,
+    private readonly clock: Clock,
   ) {
-    this.socket = new Socket(socket, {
+    this.socket = new Socket(socket, clock, {
       onText: (text) => this.hear(readHandset(text)),
       onVoice: (frame) => {
         if (this.run) this.line.voiceOfCaller(this.run.id, frame);
@@ -82,8 +84,8 @@ export class HandsetSocket {
     const { run } = this;
     if (!run || run.ear !== this.ear) return;
     run.ear = null;
-    setTimeout(() => {
+    this.clock.after(graceMs, () => {
       if (!run.ear) this.line.happenTo(run.id, { type: 'callerHungUp' });
-    }, graceMs).unref();
+    });
   }
 }

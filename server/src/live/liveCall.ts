@@ -14,6 +14,7 @@ import type { BoxId, Tell } from '@locutor/core/directory';
 import type { TakeId } from '@locutor/core/line';
 import { heardMs, type CallId, type HandsetHears, type HeardItem } from '@locutor/core/exchange';
 import type { CallEntity } from '../callLog/call.entity';
+import type { Clock, Stop } from '../clock/clock';
 import type { Take } from './take';
 
 type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
@@ -56,7 +57,7 @@ export class LiveCallRun {
   readonly token = randomBytes(18).toString('base64url');
   readonly transcript: TranscriptEntry[] = [];
   ear: CallerEar | null = null;
-  private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
+  private readonly timers = new Map<string, Stop>();
   private playing: Playing | null = null;
   private ringback: readonly HeardItem[] | null = null;
   private messageTake: Take | null = null;
@@ -71,6 +72,7 @@ export class LiveCallRun {
     readonly row: CallEntity,
     readonly lineName: string,
     private readonly doors: CallDoors,
+    private readonly clock: Clock,
   ) {}
 
   get id(): CallId {
@@ -178,16 +180,16 @@ export class LiveCallRun {
     if (this.ringback) ear.send({ type: 'ringback', items: this.ringback });
     if (!this.playing) return;
     const { playId, first, items, beganMs } = this.playing;
-    ear.send({ type: 'play', playId, items, first, fromMs: Math.round(performance.now() - beganMs) });
+    ear.send({ type: 'play', playId, items, first, fromMs: Math.round(this.clock.elapsedMs() - beganMs) });
   }
 
   private play(playId: number, items: readonly PlayItem[], first: number, atMs: number): void {
     this.stopRingback();
     const name = `p${playId}`;
-    const askedMs = performance.now();
+    const askedMs = this.clock.elapsedMs();
     const begin = (heard: readonly HeardItem[]): void => {
-      this.noteHeard(heard, first, atMs + Math.round(performance.now() - askedMs));
-      this.playing = { playId, first, items: heard, beganMs: performance.now() };
+      this.noteHeard(heard, first, atMs + Math.round(this.clock.elapsedMs() - askedMs));
+      this.playing = { playId, first, items: heard, beganMs: this.clock.elapsedMs() };
       this.ear?.send({ type: 'play', playId, items: heard, first, fromMs: 0 });
       this.later(name, heardMs(heard), { type: 'playEnded', playId });
     };
@@ -195,7 +197,7 @@ export class LiveCallRun {
     const heard = this.doors.ready(items);
     if (!(heard instanceof Promise)) return begin(heard);
     // Until it is spoken a timer stands for it, so that stopping it meanwhile is known.
-    const waiting = setTimeout(() => undefined, 0);
+    const waiting: Stop = () => undefined;
     this.timers.set(name, waiting);
     void heard.then((spoken) => {
       if (this.timers.get(name) === waiting) begin(spoken);
@@ -267,7 +269,7 @@ export class LiveCallRun {
   }
 
   private end(): void {
-    for (const timer of this.timers.values()) clearTimeout(timer);
+    for (const stop of this.timers.values()) stop();
     this.timers.clear();
     this.playing = null;
     this.stopRingback();
@@ -278,7 +280,7 @@ export class LiveCallRun {
 
   /** Writes the call down: at its end at once, before that now and then. */
   private log(isOver: boolean): void {
-    const nowMs = performance.now();
+    const nowMs = this.clock.elapsedMs();
     if (!isOver && this.loggedMs > 0 && nowMs - this.loggedMs < logEveryMs) return;
     this.loggedMs = nowMs;
     this.row.transcript = this.heardTranscript();
@@ -293,17 +295,16 @@ export class LiveCallRun {
 
   private later(name: string, afterMs: number, event: UntimedCallEvent): void {
     this.cancel(name);
-    const timer = setTimeout(() => {
+    const stop = this.clock.after(afterMs, () => {
       this.timers.delete(name);
       if (event.type === 'playEnded' && this.playing?.playId === event.playId) this.playing = null;
       this.doors.happen(this.id, event);
-    }, afterMs);
-    this.timers.set(name, timer);
+    });
+    this.timers.set(name, stop);
   }
 
   private cancel(name: string): void {
-    const timer = this.timers.get(name);
-    if (timer) clearTimeout(timer);
+    this.timers.get(name)?.();
     this.timers.delete(name);
   }
 }

@@ -4,6 +4,7 @@ import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { personId, type PersonId } from '@locutor/core/directory';
 import { WebSocketServer, type WebSocket } from 'ws';
 import { mayPass } from '../access/accessGuard';
+import { Clock } from '../clock/clock';
 import { BoardSocket } from './boardSocket';
 import { DeskSocket } from './deskSocket';
 import { HandsetSocket } from './handsetSocket';
@@ -22,6 +23,7 @@ export class LiveGateway implements OnModuleDestroy {
   constructor(
     private readonly line: LiveLine,
     private readonly scripts: LiveScripts,
+    private readonly clock: Clock,
   ) {}
 
   listenOn(server: Server): void {
@@ -46,11 +48,11 @@ export class LiveGateway implements OnModuleDestroy {
   }
 
   private openerOf(path: string): ((socket: WebSocket) => void) | undefined {
-    if (path === '/api/live/handset') return (socket) => void new HandsetSocket(socket, this.line, this.scripts);
-    if (path === '/api/live/board') return (socket) => void new BoardSocket(socket, this.line);
+    if (path === '/api/live/handset') return (socket) => void new HandsetSocket(socket, this.line, this.scripts, this.clock);
+    if (path === '/api/live/board') return (socket) => void new BoardSocket(socket, this.line, this.clock);
     const person = /^\/api\/live\/desk\/([^/]+)$/.exec(path)?.[1];
     const id = person ? decodeURIComponent(person) : '';
     if (!personId.pattern.test(id) || !this.line.isPerson(id as PersonId)) return undefined;
-    return (socket) => void new DeskSocket(socket, this.line, id as PersonId);
+    return (socket) => void new DeskSocket(socket, this.line, id as PersonId, this.clock);
   }
 }

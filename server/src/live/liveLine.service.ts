@@ -33,6 +33,7 @@ import { idKind } from '@locutor/core/id';
 import { AudioStore } from '../audio/audioStore';
 import { BoxPinsService } from '../boxes/boxPins.service';
 import { CallLog } from '../callLog/callLog.service';
+import { Clock, type Stop } from '../clock/clock';
 import { MessagesService } from '../messages/messages.service';
 import { PresencesService } from './presences.service';
 import { conflict } from '../problems/problem';
@@ -68,6 +69,7 @@ export interface TakeAsker {
 const takeId = idKind('take');
 const mostOnBoard = 100;
 const directoryReadAfterMs = 80;
+const tellAfterMs = 15;
 const speakAheadAfterMs = 3000;
 /** What live parts say changes with the clock: it is spoken before callers can hear it. */
 const speakAheadEveryMs = 600_000;
@@ -82,15 +84,15 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private exchange: Exchange = emptyExchange;
   private world: CallScript | null = null;
   private readonly runs = new Map<CallId, LiveCallRun>();
-  private readonly timers = new Map<number, ReturnType<typeof setTimeout>>();
+  private readonly timers = new Map<number, Stop>();
   private readonly askers = new Map<CallId, TakeAsker>();
   private readonly desks = new Map<PersonId, Set<DeskEar>>();
   private readonly watchers = new Set<() => void>();
   private isTelling = false;
-  private readingSoon: ReturnType<typeof setTimeout> | null = null;
-  private speakingSoon: ReturnType<typeof setTimeout> | undefined;
+  private stopReading: Stop | null = null;
+  private stopSpeaking: Stop | undefined;
   private speakingTurn = 0;
-  private speakingAgain: ReturnType<typeof setInterval> | undefined;
+  private stopSpeakingAgain: Stop | undefined;
   private aheadMs = 0;
   private readonly takes: string;
   private readonly keeping = new Set<Promise<unknown>>();
@@ -104,6 +106,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     private readonly pins: BoxPinsService,
     private readonly audio: AudioStore,
     private readonly presences: PresencesService,
+    private readonly clock: Clock,
   ) {
     this.takes = join(folder, 'takes');
   }
@@ -116,7 +119,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.exchange = { ...emptyExchange, staff };
     this.world = (await this.scripts.world()) ?? null;
     this.speakAhead();
-    this.speakingAgain = setInterval(() => this.speakAhead(), speakAheadEveryMs).unref();
+    this.stopSpeakingAgain = this.clock.every(speakAheadEveryMs, () => this.speakAhead());
   }
 
   async beforeApplicationShutdown(): Promise<void> {
@@ -125,11 +128,11 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       run.carryOut({ type: 'hangUp' }, this.now());
     }
     this.world = null;
-    for (const timer of this.timers.values()) clearTimeout(timer);
-    clearTimeout(this.speakingSoon);
-    clearInterval(this.speakingAgain);
+    for (const stop of this.timers.values()) stop();
+    this.stopSpeaking?.();
+    this.stopSpeakingAgain?.();
     this.speakingTurn += 1;
-    if (this.readingSoon) clearTimeout(this.readingSoon);
+    this.stopReading?.();
     for (const asker of this.askers.values()) asker.over();
     await Promise.all(this.keeping);
     await this.log.write();
@@ -137,7 +140,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   /** The line's clock, in ms since 1970: the real one, or a pretended one. */
   now(): number {
-    return Date.now() + this.aheadMs;
+    return this.clock.now() + this.aheadMs;
   }
 
   get isPretended(): boolean {
@@ -150,7 +153,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       throw conflict('The clock can be set only while nobody is on the line. Hang up the calls first.');
     }
     const zone = this.world?.lines.find(({ id }) => id === this.world?.lineId)?.timeZone ?? 'UTC';
-    this.aheadMs = reading ? instantOf(reading, zone) - Date.now() : 0;
+    this.aheadMs = reading ? instantOf(reading, zone) - this.clock.now() : 0;
     const staff = [...this.exchange.staff].map(([id, { presence }]) => [id, { ...newStaff, presence }] as const);
     this.exchange = { ...emptyExchange, staff: new Map(staff) };
     this.speakAhead(0);
@@ -166,8 +169,8 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   /** Something of the directory or on air is other than before. */
   directoryChanged(): void {
     this.scripts.forget();
-    this.readingSoon ??= setTimeout(() => {
-      this.readingSoon = null;
+    this.stopReading ??= this.clock.after(directoryReadAfterMs, () => {
+      this.stopReading = null;
       this.scripts.world().then(
         (world) => {
           this.world = world ?? null;
@@ -176,7 +179,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         },
         (error: unknown) => console.error('The directory could not be read:', error),
       );
-    }, directoryReadAfterMs);
+    });
   }
 
   /** Somebody outside rings a number. @throws Problem 409 when nothing is on air there. */
@@ -340,7 +343,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       recordingId: null,
       recordingMs: 0,
     };
-    const run = new LiveCallRun(row, lineName, this.doors);
+    const run = new LiveCallRun(row, lineName, this.doors, this.clock);
     this.runs.set(id, run);
     return run;
   }
@@ -389,11 +392,11 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
           this.timers.delete(timerId);
           this.happen({ type: 'timerOver', timerId });
         };
-        this.timers.set(timerId, setTimeout(over, afterMs));
+        this.timers.set(timerId, this.clock.after(afterMs, over));
         return;
       }
       case 'stopTimer':
-        clearTimeout(this.timers.get(effect.timerId));
+        this.timers.get(effect.timerId)?.();
         this.timers.delete(effect.timerId);
         return;
       case 'askMember':
@@ -411,9 +414,8 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   /** Has what is on air spoken before anybody calls, so that the first one does not wait for it. */
   private speakAhead(afterMs = speakAheadAfterMs): void {
-    clearTimeout(this.speakingSoon);
-    this.speakingSoon = setTimeout(() => void this.speakNow(), afterMs);
-    this.speakingSoon.unref();
+    this.stopSpeaking?.();
+    this.stopSpeaking = this.clock.after(afterMs, () => void this.speakNow());
   }
 
   /** One sentence after the other: what a caller is to hear meanwhile waits for one at most. */
@@ -438,10 +440,10 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private changed(): void {
     if (this.isTelling || this.watchers.size === 0) return;
     this.isTelling = true;
-    setTimeout(() => {
+    this.clock.after(tellAfterMs, () => {
       this.isTelling = false;
       for (const watcher of this.watchers) watcher();
-    }, 15);
+    });
   }
 
   private readonly cameBy = (id: CallId) => this.runs.get(id)?.cameBy ?? null;
@@ -464,7 +466,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     startTake: ({ row }, of) => {
       const { id, lineId, callerNumber } = row;
       const header = { id: newId(takeId), callId: id, lineId, callerNumber, startedAt: this.now() };
-      return new Take(this.takes, { ...header, isPretended: this.isPretended, of });
+      return new Take(this.takes, { ...header, isPretended: this.isPretended, of }, this.clock);
     },
     keepMessage: (run, take, boxId, tell) =>
       this.keep(async () => {

@@ -1,5 +1,6 @@
 import { EventEmitter } from 'node:events';
 import type { WebSocket } from 'ws';
+import { HandClock } from '../testing/handClock';
 import { Socket } from './socket';
 
 /** The near end of a socket whose far end does what the spec says. */
@@ -25,6 +26,7 @@ class FarEnd extends EventEmitter {
   }
 }
 
+let clock: HandClock;
 let far: FarEnd;
 let socket: Socket;
 let texts: string[];
@@ -32,34 +34,31 @@ let frames: number;
 let closed: number;
 
 beforeEach(() => {
-  jest.useFakeTimers();
+  clock = new HandClock();
   far = new FarEnd();
   texts = [];
   frames = 0;
   closed = 0;
-  socket = new Socket(far as unknown as WebSocket, {
+  socket = new Socket(far as unknown as WebSocket, clock, {
     onText: (text) => texts.push(text),
     onVoice: () => (frames += 1),
     onClose: () => (closed += 1),
   });
 });
-afterEach(() => {
-  far.emit('close');
-  jest.useRealTimers();
-});
+afterEach(() => far.emit('close'));
 
 describe('a socket of the live line', () => {
-  it('is cut when the far end is gone without a word', () => {
-    jest.advanceTimersByTime(10_000);
+  it('is cut when the far end is gone without a word', async () => {
+    await clock.pass(10_000);
     expect([far.pings, far.isCut]).toEqual([1, false]);
-    jest.advanceTimersByTime(10_000);
+    await clock.pass(10_000);
     expect(far.isCut).toBe(true);
     expect(closed).toBe(1);
   });
 
-  it('stays while the far end answers', () => {
+  it('stays while the far end answers', async () => {
     for (let count = 0; count < 12; count += 1) {
-      jest.advanceTimersByTime(10_000);
+      await clock.pass(10_000);
       far.emit('pong');
     }
     expect(far.isCut).toBe(false);
@@ -76,11 +75,11 @@ describe('a socket of the live line', () => {
     expect(far.isCut).toBe(true);
   });
 
-  it('passes on a burst of keys, but not a flood; later keys are heard again', () => {
+  it('passes on a burst of keys, but not a flood; later keys are heard again', async () => {
     for (let count = 0; count < 10_000; count += 1) far.emit('message', Buffer.from('{}'), false);
     expect(texts.length).toBeLessThan(200);
     const before = texts.length;
-    jest.advanceTimersByTime(1000);
+    await clock.pass(1000);
     far.emit('pong');
     far.emit('message', Buffer.from('{}'), false);
     expect(texts.length).toBe(before + 1);

@@ -1,5 +1,6 @@
 import type { RawData, WebSocket } from 'ws';
 import { voiceFrameBytes } from '@locutor/core/exchange';
+import type { Clock, Stop } from '../clock/clock';
 
 /** How much may come over a socket: a key at a time and voice in frames, with room for bursts. */
 const messagesPerSecond = 15;
@@ -19,22 +20,25 @@ interface Listener {
 /** A socket that stands up to floods, to a reader who is slow, and to one who is gone without a word. */
 export class Socket {
   private isAlive = true;
-  private readonly texts = new Bucket(messagesPerSecond);
-  private readonly frames = new Bucket(framesPerSecond);
-  private readonly ping: ReturnType<typeof setInterval>;
+  private readonly texts: Bucket;
+  private readonly frames: Bucket;
+  private readonly stopPings: Stop;
 
   constructor(
     private readonly socket: WebSocket,
+    clock: Clock,
     listener: Listener,
   ) {
+    this.texts = new Bucket(messagesPerSecond, clock);
+    this.frames = new Bucket(framesPerSecond, clock);
     socket.on('message', (data, isBinary) => this.take(bytesOf(data), isBinary, listener));
     socket.on('pong', () => (this.isAlive = true));
     socket.on('error', () => socket.terminate());
     socket.on('close', () => {
-      clearInterval(this.ping);
+      this.stopPings();
       listener.onClose();
     });
-    this.ping = setInterval(() => this.askWhetherThere(), pingEveryMs);
+    this.stopPings = clock.every(pingEveryMs, () => this.askWhetherThere());
   }
 
   send(message: object): void {
@@ -69,14 +73,18 @@ export class Socket {
 /** Lets so many a second through, and drops the rest. */
 class Bucket {
   private left: number;
-  private atMs = performance.now();
+  private atMs: number;
 
-  constructor(private readonly perSecond: number) {
+  constructor(
+    private readonly perSecond: number,
+    private readonly clock: Clock,
+  ) {
+    this.atMs = clock.elapsedMs();
     this.left = perSecond * burstSeconds;
   }
 
   takes(): boolean {
-    const nowMs = performance.now();
+    const nowMs = this.clock.elapsedMs();
     const grown = this.left + ((nowMs - this.atMs) / 1000) * this.perSecond;
     this.atMs = nowMs;
     this.left = Math.min(this.perSecond * burstSeconds, grown);

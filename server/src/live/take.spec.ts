@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { encodeMuLaw, lengthMs, peakOf } from '@locutor/core/audio';
 import { callId } from '@locutor/core/exchange';
 import { lineId } from '@locutor/core/line';
+import { HandClock } from '../testing/handClock';
 import { readTake, removeTake, Take, takesLeft, type TakeHeader } from './take';
 
 const header: TakeHeader = {
@@ -17,39 +18,39 @@ const header: TakeHeader = {
 };
 const frame = (loud: number): Uint8Array => encodeMuLaw(new Float32Array(160).fill(loud));
 
+let clock: HandClock;
 let folder: string;
 beforeEach(() => {
   folder = join(mkdtempSync(join(tmpdir(), 'locutor-take-')), 'takes');
-  jest.useFakeTimers();
+  clock = new HandClock();
 });
 afterEach(() => {
-  jest.useRealTimers();
   rmSync(join(folder, '..'), { recursive: true, force: true });
 });
 
 describe('a recording under way', () => {
-  it('is as long as it took, with silence where nothing came', () => {
-    const take = new Take(folder, header);
-    jest.advanceTimersByTime(1000);
+  it('is as long as it took, with silence where nothing came', async () => {
+    const take = new Take(folder, header, clock);
+    await clock.pass(1000);
     take.add('caller', frame(0.3));
-    jest.advanceTimersByTime(500);
+    await clock.pass(500);
     const sound = take.finish();
     expect(lengthMs(sound)).toBe(1500);
     expect(peakOf({ ...sound, samples: sound.samples.slice(0, 7500) })).toBeLessThan(0.001);
     expect(peakOf({ ...sound, samples: sound.samples.slice(7840, 8000) })).toBeCloseTo(0.3, 1);
   });
 
-  it('has both sides in one, and never louder than can be', () => {
-    const take = new Take(folder, header);
-    jest.advanceTimersByTime(20);
+  it('has both sides in one, and never louder than can be', async () => {
+    const take = new Take(folder, header, clock);
+    await clock.pass(20);
     take.add('caller', frame(0.8));
     take.add('staff', frame(0.8));
     expect(peakOf(take.finish())).toBeLessThanOrEqual(1);
   });
 
-  it('is there after the server was killed, with what it is for', () => {
-    const take = new Take(folder, header);
-    jest.advanceTimersByTime(20);
+  it('is there after the server was killed, with what it is for', async () => {
+    const take = new Take(folder, header, clock);
+    await clock.pass(20);
     take.add('caller', frame(0.3));
     expect(takesLeft(folder)).toEqual([header]);
     expect(lengthMs(readTake(folder, header.id))).toBe(20);
@@ -58,7 +59,7 @@ describe('a recording under way', () => {
   });
 
   it('of which not even the first line was written is forgotten', () => {
-    new Take(folder, header).discard();
+    new Take(folder, header, clock).discard();
     writeFileSync(join(folder, 'half.json'), '{"id":"ta');
     expect(takesLeft(folder)).toEqual([]);
     expect(existsSync(join(folder, 'half.json'))).toBe(false);

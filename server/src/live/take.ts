@@ -4,6 +4,7 @@ import { decodeMuLaw, phoneRateHz, type Pcm } from '@locutor/core/audio';
 import type { BoxId, Tell } from '@locutor/core/directory';
 import type { CallId } from '@locutor/core/exchange';
 import type { LineId } from '@locutor/core/line';
+import type { Clock } from '../clock/clock';
 
 /** What a recording is for, kept beside it so that it can be finished after the server was killed. */
 export interface TakeHeader {
@@ -32,19 +33,21 @@ const slackBytes = 60 * bytesPerMs;
 /** A recording under way: raw mu-law, written as it comes, so that what was recorded is there whatever happens. */
 export class Take {
   private readonly written: Record<Side, number> = { caller: 0, staff: 0 };
-  private readonly began = performance.now();
+  private readonly beganMs: number;
 
   constructor(
     private readonly folder: string,
     readonly header: TakeHeader,
+    private readonly clock: Clock,
   ) {
+    this.beganMs = clock.elapsedMs();
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     writeFileSync(join(folder, `${header.id}.json`), JSON.stringify(header), { mode: 0o600 });
   }
 
   /** Adds what somebody says now; the time in which nothing came is silence. */
   add(side: Side, frame: Uint8Array): void {
-    const due = Math.round((performance.now() - this.began) * bytesPerMs) - frame.length;
+    const due = this.samplesSoFar() - frame.length;
     const gap = due - this.written[side];
     const bytes = gap > slackBytes ? Buffer.concat([Buffer.alloc(gap, silence), frame]) : frame;
     appendFileSync(pathOf(this.folder, this.header.id, side), bytes, { mode: 0o600 });
@@ -53,11 +56,15 @@ export class Take {
 
   /** What was recorded, as long as it took. */
   finish(): Pcm {
-    return readTake(this.folder, this.header.id, Math.round((performance.now() - this.began) * bytesPerMs));
+    return readTake(this.folder, this.header.id, this.samplesSoFar());
   }
 
   discard(): void {
     removeTake(this.folder, this.header.id);
+  }
+
+  private samplesSoFar(): number {
+    return Math.round((this.clock.elapsedMs() - this.beganMs) * bytesPerMs);
   }
 }
 

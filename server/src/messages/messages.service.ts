@@ -6,6 +6,7 @@ import { tellSchema } from '@locutor/core/line';
 import { idKind } from '@locutor/core/id';
 import { IsNull, Not, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
+import { Clock } from '../clock/clock';
 import { BoxesService } from '../boxes/boxes.service';
 import { OutboxService } from '../outbox/outbox.service';
 import { invalid, notFound } from '../problems/problem';
@@ -35,6 +36,7 @@ export class MessagesService {
     private readonly boxes: BoxesService,
     private readonly audio: AudioStore,
     private readonly outbox: OutboxService,
+    private readonly clock: Clock,
   ) {}
 
   /** Newest first; those that were deleted where they are asked for. */
@@ -83,7 +85,7 @@ export class MessagesService {
       boxId,
       callerNumber,
       trial: trial === 'true',
-      leftAt: Date.now(),
+      leftAt: this.clock.now(),
       lengthMs: lengthMs(onPhone),
       audioId: await this.audio.keep(writeMuLawWav(onPhone)),
       tell: tell === undefined ? box.tell : readTell(tell),
@@ -113,7 +115,7 @@ export class MessagesService {
   }
 
   async remove(id: MessageId): Promise<void> {
-    await this.change(id, { deletedAt: Date.now() });
+    await this.change(id, { deletedAt: this.clock.now() });
   }
 
   restore(id: MessageId): Promise<MessageEntity> {

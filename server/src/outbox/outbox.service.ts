@@ -6,6 +6,7 @@ import { showPhoneNumber, type PersonId, type Tell } from '@locutor/core/directo
 import { idKind } from '@locutor/core/id';
 import { LessThanOrEqual, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
+import { Clock, type Stop } from '../clock/clock';
 import { dataFolder } from '../live/dataFolder';
 import { LinesService } from '../lines/lines.service';
 import type { MessageEntity } from '../messages/message.entity';
@@ -34,7 +35,7 @@ interface Note {
 @Injectable()
 export class OutboxService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly folder: string;
-  private timer: ReturnType<typeof setInterval> | undefined;
+  private stopLooking: Stop | undefined;
   private sending: Promise<void> = Promise.resolve();
 
   constructor(
@@ -44,17 +45,17 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
     private readonly people: PeopleService,
     private readonly lines: LinesService,
     private readonly audio: AudioStore,
+    private readonly clock: Clock,
   ) {
     this.folder = join(folder, 'outbox');
   }
 
   onApplicationBootstrap(): void {
-    this.timer = setInterval(() => void this.sendDue(), lookEveryMs);
-    this.timer.unref();
+    this.stopLooking = this.clock.every(lookEveryMs, () => void this.sendDue());
   }
 
   async beforeApplicationShutdown(): Promise<void> {
-    clearInterval(this.timer);
+    this.stopLooking?.();
     await this.sending;
   }
 
@@ -97,7 +98,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
     if (!item) throw notFound('That e-mail');
     if (item.kind === 'text') throw conflict('Texts stay in the Outbox: there is nobody to hand them to.');
     if (!(await this.settings.get()).mailHost) throw conflict('No mail server is set up. Set it up in Settings first.');
-    await this.items.update({ id }, { state: 'waiting', nextTryAt: Date.now(), attempts: 0 });
+    await this.items.update({ id }, { state: 'waiting', nextTryAt: this.clock.now(), attempts: 0 });
     await this.sendDue();
     return this.items.findOneByOrFail({ id });
   }
@@ -105,7 +106,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
   /** Sends what is due, one after the other; what fails waits for its next attempt. */
   sendDue(): Promise<void> {
     this.sending = this.sending.then(async () => {
-      const due = await this.items.findBy({ state: 'waiting', nextTryAt: LessThanOrEqual(Date.now()) });
+      const due = await this.items.findBy({ state: 'waiting', nextTryAt: LessThanOrEqual(this.clock.now()) });
       for (const item of due) await this.send(item);
     });
     this.sending = this.sending.catch((error: unknown) => console.error('The Outbox could not be read:', error));
@@ -125,7 +126,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
         from: mailFrom,
         to: { name: person.name, address: person.email },
         ...words,
-        date: new Date(),
+        date: new Date(this.clock.now()),
         ...(content ? { audio: { name: 'message.wav', content } } : {}),
       });
       await mkdir(this.folder, { recursive: true, mode: 0o700 });
@@ -141,11 +142,11 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
       text: isMail ? words.text : words.subject,
       messageId: message.id,
       hasAudio,
-      madeAt: Date.now(),
+      madeAt: this.clock.now(),
       state: isWaiting ? 'waiting' : 'kept',
       attempts: 0,
       problem: '',
-      nextTryAt: isWaiting ? Date.now() : null,
+      nextTryAt: isWaiting ? this.clock.now() : null,
       sentAt: null,
     });
   }
@@ -159,12 +160,12 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
       await sendMail(server, { from: mailFrom, to: item.to }, await readFile(this.pathOf(id)));
       await this.items.update(
         { id },
-        { state: 'sent', sentAt: Date.now(), problem: '', nextTryAt: null, attempts: attempts + 1 },
+        { state: 'sent', sentAt: this.clock.now(), problem: '', nextTryAt: null, attempts: attempts + 1 },
       );
     } catch (error) {
       const problem = error instanceof Error ? error.message : String(error);
       const minutes = retryMinutes[attempts];
-      const nextTryAt = minutes === undefined ? null : Date.now() + minutes * 60_000;
+      const nextTryAt = minutes === undefined ? null : this.clock.now() + minutes * 60_000;
       const state = nextTryAt === null ? 'failed' : 'waiting';
       await this.items.update({ id }, { state, problem: problem.slice(0, 500), nextTryAt, attempts: attempts + 1 });
     }

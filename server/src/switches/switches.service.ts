@@ -3,6 +3,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { checkSwitch, describeSwitchProblem, type Switch, type SwitchTo } from '@locutor/core/hours';
 import type { LineId } from '@locutor/core/line';
 import { IsNull, MoreThan, Repository } from 'typeorm';
+import { Clock } from '../clock/clock';
 import { LinesService } from '../lines/lines.service';
 import { conflict, invalid } from '../problems/problem';
 import type { SetSwitchDto } from './switch.dto';
@@ -21,6 +22,7 @@ export class SwitchesService {
   constructor(
     @InjectRepository(SwitchEntity) private readonly switches: Repository<SwitchEntity>,
     private readonly lines: LinesService,
+    private readonly clock: Clock,
   ) {}
 
   async state(lineId: LineId): Promise<SwitchState> {
@@ -33,7 +35,7 @@ export class SwitchesService {
   /** The switch that is on; it ends by itself. */
   current(lineId: LineId): Promise<SwitchEntity | null> {
     return this.switches.findOne({
-      where: { lineId, endedAt: IsNull(), untilMs: MoreThan(Date.now()) },
+      where: { lineId, endedAt: IsNull(), untilMs: MoreThan(this.clock.now()) },
       order: { id: 'DESC' },
     });
   }
@@ -49,7 +51,7 @@ export class SwitchesService {
           : 'The switch is off by now. Look at it, then set it again if you want.',
       );
     }
-    const fromMs = Date.now();
+    const fromMs = this.clock.now();
     const set: Switch = { to: toOf(to), fromMs, untilMs, words, by };
     const checked = checkSwitch(set);
     if (!checked.ok)
@@ -64,7 +66,7 @@ export class SwitchesService {
   /** Ends the switch before its time; where it is off already, nothing changes. */
   async end(lineId: LineId, by: string): Promise<SwitchState> {
     const before = await this.current(lineId);
-    if (before) await this.switches.update({ id: before.id }, { endedAt: Date.now(), endedBy: by });
+    if (before) await this.switches.update({ id: before.id }, { endedAt: this.clock.now(), endedBy: by });
     return this.state(lineId);
   }
 }

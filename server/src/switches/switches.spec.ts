@@ -14,7 +14,7 @@ afterAll(() => server.stop());
 const hourMs = 3_600_000;
 const closing = (change: object = {}) => ({
   to: { type: 'closed' },
-  untilMs: Date.now() + hourMs,
+  untilMs: server.clock.now() + hourMs,
   words: 'Closed early because of the storm.',
   by: 'Noor Haldane',
   replaces: null,
@@ -37,9 +37,10 @@ describe('the switch of a line', () => {
   });
 
   it('ends by itself', async () => {
-    await server.ask('put', path, closing({ untilMs: Date.now() + 300 }));
+    await server.ask('put', path, closing());
+    await server.clock.pass(1000);
     expect(await current()).not.toBeNull();
-    await new Promise((resolve) => setTimeout(resolve, 350));
+    server.clock.jump(hourMs);
     expect(await current()).toBeNull();
   });
 
@@ -55,7 +56,7 @@ describe('the switch of a line', () => {
 
   it.each([
     [{ untilMs: 1 }, 'That is over already.'],
-    [{ untilMs: Date.now() + 40 * 24 * hourMs }, 'The switch ends within 31 days.'],
+    [{ untilMs: Date.UTC(2027, 0, 2) }, 'The switch ends within 31 days.'],
     [{ by: '' }, 'The name of who does it is missing.'],
     [{ to: { type: 'open' } }, 'Choose the period whose answer is meant.'],
     [{ to: { type: 'party' } }, 'Choose open, closed or another sheet.'],

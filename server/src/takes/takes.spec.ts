@@ -263,18 +263,6 @@ describe('how words are said', () => {
     expect((await ask('put', '/api/dictionary', { revision: empty.revision, words: [] })).status).toBe(409);
     expect((await ask('put', '/api/dictionary', { revision: 2, words: [{ ...words[0], said: '' }] })).status).toBe(422);
   });
-
-  it('takes the pace and pitch of a voice', async () => {
-    const lengthAt = async (voice: string): Promise<number> =>
-      (await ask('post', '/api/speech', { voice, texts: ['Thank you for calling the boatyard.'] })).body[0].lengthMs;
-    const usual = await lengthAt('slt');
-    expect(await lengthAt('slt@80+0')).toBeGreaterThan(usual * 1.15);
-    expect(Math.abs((await lengthAt('slt@100+3')) - usual)).toBeLessThan(usual * 0.12);
-    expect(await lengthAt('frWoman@130-2')).toBeLessThan((await lengthAt('frWoman')) * 0.9);
-    for (const voice of ['slt@300+0', 'slt@90+9', 'nobody']) {
-      expect((await ask('post', '/api/speech', { voice, texts: ['x'] })).status).toBe(422);
-    }
-  });
 });
 
 /** The entry of the track renamed as rights management does. */

@@ -8,9 +8,15 @@ import type { TestServer } from './testServer';
 export class LiveClient<Hears extends { type: string } = HandsetHears | DeskHears> {
   readonly heard: Hears[] = [];
   readonly voice: Buffer[] = [];
+  /** Over once the line has cut it off. */
+  readonly closed: Promise<unknown>;
   private readonly socket: WebSocket;
 
-  constructor(server: TestServer, path: string, headers: Record<string, string> = {}) {
+  constructor(
+    private readonly server: TestServer,
+    path: string,
+    headers: Record<string, string> = {},
+  ) {
     const { port } = server.app.getHttpServer().address() as AddressInfo;
     this.socket = new WebSocket(`ws://127.0.0.1:${port}/api/live/${path}`, { headers });
     this.socket.on('message', (data: Buffer, isBinary) => {
@@ -18,6 +24,7 @@ export class LiveClient<Hears extends { type: string } = HandsetHears | DeskHear
       else this.heard.push(JSON.parse(String(data)) as Hears);
     });
     this.socket.on('error', () => undefined);
+    this.closed = new Promise((resolve) => this.socket.on('close', resolve));
   }
 
   async open(): Promise<this> {
@@ -36,20 +43,17 @@ export class LiveClient<Hears extends { type: string } = HandsetHears | DeskHear
     this.socket.send(isText ? message : JSON.stringify(message));
   }
 
-  /** Waits until something was heard that passes. @throws Error when it was not within a few seconds. */
-  async hears(passes: (message: Hears) => boolean, withinMs = 6000): Promise<Hears> {
-    const until = Date.now() + withinMs;
-    for (;;) {
-      const found = this.heard.find(passes);
-      if (found) return found;
-      if (Date.now() > until) throw new Error(`Not heard; heard: ${JSON.stringify(this.heard.slice(-6))}`);
-      await new Promise((resolve) => setTimeout(resolve, 15));
-    }
+  /** Lets time pass until something was heard that passes. @throws Error when it was not within so much time. */
+  async hears(passes: (message: Hears) => boolean, withinMs = 20_000): Promise<Hears> {
+    return this.server.clock
+      .until(() => this.heard.find(passes), withinMs)
+      .catch(() => {
+        throw new Error(`Not heard; heard: ${JSON.stringify(this.heard.slice(-6))}`);
+      });
   }
 
   close(): Promise<unknown> {
-    const closed = once(this.socket, 'close');
     this.socket.terminate();
-    return closed;
+    return this.closed;
   }
 }

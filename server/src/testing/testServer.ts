@@ -3,16 +3,31 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { Test } from '@nestjs/testing';
 import request from 'supertest';
-import { createApp } from '../app';
+import { dress, logged } from '../app';
+import { AppModule } from '../app.module';
+import { Clock } from '../clock/clock';
+import { Voice } from '../speech/voice';
+import { HandClock } from './handClock';
+import { ToneVoice } from './toneVoice';
 
 export interface TestServer {
   readonly app: NestExpressApplication;
   readonly dataDir: string;
+  /** The server's clock: it stands still unless a spec lets time pass. */
+  readonly clock: HandClock;
   /** Asks the API and gives back status and body. */
   ask(method: 'get' | 'post' | 'put' | 'patch' | 'delete', path: string, body?: object): Promise<Answer>;
   /** Stops the server; its data is deleted unless it is to be opened again. */
   stop(keepData?: boolean): Promise<void>;
+}
+
+interface Options {
+  /** The data of an earlier server; without it there is none yet. */
+  readonly dataDir?: string;
+  /** Whether words are really spoken, or stood in for by a tone, which is quick. */
+  readonly voice?: 'tone' | 'spoken';
 }
 
 export interface Answer {
@@ -24,12 +39,19 @@ export interface Answer {
 }
 
 /** The whole server on a real database of its own. */
-export async function testServer(dataDir = mkdtempSync(join(tmpdir(), 'locutor-spec-'))): Promise<TestServer> {
-  const app = await createApp({ dataDir, webDir: null, port: 0 });
+export async function testServer({ dataDir = newFolder(), voice = 'tone' }: Options = {}): Promise<TestServer> {
+  const config = { dataDir, webDir: null, port: 0 };
+  const clock = new HandClock();
+  const building = Test.createTestingModule({ imports: [AppModule.for(config)] });
+  building.overrideProvider(Clock).useValue(clock);
+  if (voice === 'tone') building.overrideProvider(Voice).useValue(new ToneVoice());
+  const app = (await building.compile()).createNestApplication<NestExpressApplication>({ logger: logged });
+  dress(app, config);
   await app.init();
   return {
     app,
     dataDir,
+    clock,
     async ask(method, path, body) {
       const asked = request(app.getHttpServer())[method](path).set('Host', '127.0.0.1');
       const { status, type, body: answer } = await (body ? asked.send(body) : asked);
@@ -41,6 +63,8 @@ export async function testServer(dataDir = mkdtempSync(join(tmpdir(), 'locutor-s
     },
   };
 }
+
+const newFolder = (): string => mkdtempSync(join(tmpdir(), 'locutor-spec-'));
 
 export const boatyardFacts = {
   name: 'Larkspur Cove Boatyard',

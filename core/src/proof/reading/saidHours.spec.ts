@@ -4,6 +4,7 @@ import { saidWeek } from '../../speech';
 import { hours, open, openMoment, zone } from '../../testing/boatyard';
 import { isKept } from '../statedHours';
 import { timesSaid } from './timesSaid';
+import { cases } from '../../testing/cases';
 
 const quarter = fc.integer({ min: 5 * 4, max: 11 * 4 }).map((quarters) => quarters * 15);
 const length = fc.integer({ min: 2 * 4, max: 12 * 4 }).map((quarters) => quarters * 15);
@@ -25,7 +26,7 @@ describe('hours that the application itself says', () => {
         const words = `We are open ${saidWeek(any, zone, openMoment, 'en')}.`;
         expect(timesSaid(words).filter((said) => !isKept(said, any, []))).toEqual([]);
       }),
-      { numRuns: 400 },
+      cases(400),
     );
   });
 
@@ -38,7 +39,7 @@ describe('hours that the application itself says', () => {
         expect(timesSaid(words)).toHaveLength(1);
         expect(timesSaid(words).some((said) => isKept(said, on(startMin + later), []))).toBe(false);
       }),
-      { numRuns: 200 },
+      cases(200),
     );
   });
 });

@@ -1,0 +1,44 @@
+import { Injectable } from '@nestjs/common';
+
+/** Stops what was to happen later; once it has happened, or was stopped, this does nothing. */
+export type Stop = () => void;
+
+/**
+ * Where the server's time comes from. Whatever waits, rings, retries or expires asks here, so that specs can let an hour
+ * pass at once. Dates that are only written down (`savedAt`, `deletedAt`) may come from anywhere.
+ */
+export abstract class Clock {
+  /** The clock on the wall, in ms since 1970. It may jump, as when somebody sets it. */
+  abstract now(): number;
+
+  /** Time that never jumps, in ms since some moment: for what lasts, not for what is when. */
+  abstract elapsedMs(): number;
+
+  /** Lets something happen once, so many ms from now. It keeps no process alive. */
+  abstract after(ms: number, work: () => void): Stop;
+
+  /** Lets something happen again and again, the first time so many ms from now. It keeps no process alive. */
+  abstract every(ms: number, work: () => void): Stop;
+}
+
+/** The machine's own clock. */
+@Injectable()
+export class MachineClock extends Clock {
+  now(): number {
+    return Date.now();
+  }
+
+  elapsedMs(): number {
+    return performance.now();
+  }
+
+  after(ms: number, work: () => void): Stop {
+    const timer = setTimeout(work, ms).unref();
+    return () => clearTimeout(timer);
+  }
+
+  every(ms: number, work: () => void): Stop {
+    const timer = setInterval(work, ms).unref();
+    return () => clearInterval(timer);
+  }
+}
