@@ -46,8 +46,38 @@ const outside = (files, regex, message) => ({
   rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
 });
 
+const timers = ['setTimeout', 'setInterval'];
+const askTheClock = 'Ask the server’s Clock, so that specs can let time pass.';
+
+/** What makes specs slow, or true only now and then. */
+const honestSpecs = [
+  {
+    selector: 'CallExpression[callee.property.name="waitForTimeout"]',
+    message: 'Wait for the thing itself, not for some time.',
+  },
+  {
+    selector: 'NewExpression[callee.name="Promise"] CallExpression[callee.name="setTimeout"]',
+    message: 'Wait for the thing itself, or let the clock pass.',
+  },
+  {
+    selector: 'MemberExpression[property.name="only"][object.name=/^(it|test|describe)$/]',
+    message: 'The others are to run too.',
+  },
+  { selector: 'CallExpression[callee.name=/^(fit|fdescribe)$/]', message: 'The others are to run too.' },
+];
+
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.locutor/**', 'data/**', '**/test-results/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '.locutor/**',
+      'data/**',
+      '**/test-results/**',
+      '.stryker-tmp/**',
+      'reports/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {
@@ -83,6 +113,15 @@ export default tseslint.config(
         { object: 'Math', property: 'random', message: 'Chance comes into core as a parameter.' },
       ],
     },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', 'server/src/testing/**', 'server/src/clock/**', 'server/src/stopping.ts'],
+    rules: { 'no-restricted-globals': ['error', ...timers.map((name) => ({ name, message: askTheClock }))] },
+  },
+  {
+    files: ['**/*.spec.ts', '**/*.spec.tsx', 'e2e/**/*.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...honestSpecs] },
   },
   ...roomRules,
   outside(['web/src/**'], '^@locutor/(server|demo)|^@nestjs|^typeorm', 'The web application knows core only.'),

@@ -6,15 +6,17 @@ export default defineConfig({
   globalSetup: './support/globalSetup.ts',
   timeout: 120_000,
   expect: { timeout: 15_000 },
-  workers: 2,
-  // Machines are shared and noisy: one more try, which the report shows as flaky.
-  retries: 1,
+  // Each test has a server and data of its own.
+  fullyParallel: true,
+  workers: Number(process.env.LOCUTOR_BROWSERS ?? 2),
+  retries: 0,
   forbidOnly: true,
-  reporter: [['list']],
+  reporter: [['list'], ...(process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? ([['json']] as const) : [])],
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: 'America/New_York',
     locale: 'en-US',
+    contextOptions: { reducedMotion: 'reduce' },
     permissions: ['microphone'],
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

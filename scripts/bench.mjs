@@ -7,7 +7,7 @@ import { benchSound } from './benchSound.mjs';
 import { benchHours } from './benchHours.mjs';
 import { benchProof } from './benchProof.mjs';
 import { benchLive } from './benchLive.mjs';
-import { chromium } from './chromium.mjs';
+import { chromium } from './debian.mjs';
 import { largeAttendant } from './largeScript.mjs';
 import { build, install, root } from './setup.mjs';
 import { demoServer } from './testServer.mjs';

@@ -3,12 +3,12 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { best } from './best.mjs';
-import { installSox } from './debian.mjs';
+import { installDebian } from './debian.mjs';
 import { root } from './setup.mjs';
 
 /** A minute of stereo sound made ready for the telephone, against sox doing the same: mixed, resampled, trimmed, levelled, coded. */
 export function benchSound(row) {
-  installSox();
+  installDebian('sox');
   const folder = mkdtempSync(join(tmpdir(), 'locutor-bench-'));
   const [wav, ours, theirs] = ['minute.wav', 'ours.wav', 'theirs.wav'].map((name) => join(folder, name));
   // Bursts like speech, with gaps between them.

@@ -1,10 +1,10 @@
-import { existsSync, renameSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { serve } from './serve.mjs';
-import { build, install, root, run } from './setup.mjs';
+import { build, install, makeDemoData, marks } from './setup.mjs';
 
 // The demo keeps what was changed in it; `npm run demo -- --fresh` makes it anew.
-const data = join(root, '.locutor', 'demo');
+const data = join(marks, 'demo');
 install();
 build();
 if (process.argv.includes('--fresh')) rmSync(data, { recursive: true, force: true });
@@ -12,7 +12,7 @@ if (!existsSync(data)) {
   console.log('Making the demo business, Larkspur Cove Boatyard.');
   const part = `${data}.part`;
   rmSync(part, { recursive: true, force: true });
-  run(process.execPath, [join(root, 'demo', 'dist', 'main.js'), part]);
+  cpSync(makeDemoData(), part, { recursive: true });
   renameSync(part, data);
 }
 serve(data, '4141');

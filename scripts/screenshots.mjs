@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
-import { chromium } from './chromium.mjs';
+import { chromium } from './debian.mjs';
 import { build, install, root } from './setup.mjs';
 import { demoServer } from './testServer.mjs';
 

@@ -71,7 +71,9 @@ export async function runSteps(steps) {
       results.set(step.name, { ok: false, counts: { passed: 0, failed: 1 }, seconds: null });
     }
     const isAlone = [...running.keys()].some(({ alone }) => alone);
-    const next = waiting.find((step) => isReady(step) && !isAlone && (step.alone ? running.size === 0 : running.size < room));
+    const next = waiting.find(
+      (step) => isReady(step) && !isAlone && (step.alone ? running.size === 0 : running.size < room),
+    );
     if (next) begin(next);
     else if (running.size > 0) await Promise.race(running.values());
     else if (waiting.length > 0 && !waiting.some(cannotRun)) throw new Error('Steps wait for each other');

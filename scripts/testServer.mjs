@@ -2,15 +2,13 @@ import { spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { root, run, webDir } from './setup.mjs';
+import { makeDemoData, root, webDir } from './setup.mjs';
 
 /** Starts a server on a fresh copy of the demo business; tells its address, how long it took, and how to stop it. */
 export async function demoServer() {
   const folder = mkdtempSync(join(tmpdir(), 'locutor-'));
-  const made = join(folder, 'made');
-  run(process.execPath, [join(root, 'demo', 'dist', 'main.js'), made]);
   const dataDir = join(folder, 'data');
-  cpSync(made, dataDir, { recursive: true });
+  cpSync(makeDemoData(), dataDir, { recursive: true });
   const began = performance.now();
   const env = { ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: '0' };
   const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], { env });

@@ -1,4 +1,5 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startServer } from '@locutor/server/app';
@@ -9,15 +10,16 @@ import type { Rehearsed } from '@locutor/core/rehearsals';
 import { type CallScript } from '@locutor/core/call';
 import { runTrial, type StaffAct } from '@locutor/core/exchange';
 import { asker, type Ask } from './api';
-import { makeDemo } from './make';
 
+const root = join(__dirname, '..', '..');
 const dataDir = join(mkdtempSync(join(tmpdir(), 'locutor-demo-')), 'data');
 let server: Awaited<ReturnType<typeof startServer>>;
 let ask: Ask;
 let script: CallScript;
 
 beforeAll(async () => {
-  await makeDemo(dataDir);
+  execFileSync(process.execPath, [join(root, 'scripts', 'demoData.mjs')], { stdio: 'inherit' });
+  cpSync(join(root, '.locutor', 'demo-data'), dataDir, { recursive: true });
   server = await startServer({ dataDir, webDir: null, port: 0 });
   ask = asker(server.url);
   const [line] = await ask<Line[]>('GET', '/api/lines');

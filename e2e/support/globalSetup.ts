@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeWav } from '@locutor/core/audio';
-import { demoData, microphoneFile, root, scratch } from './places';
+import { microphoneFile, root, scratch } from './places';
 
 const rateHz = 48_000;
 
@@ -15,5 +15,5 @@ export default function globalSetup(): void {
     (_, index) => 0.4 * Math.sin((2 * Math.PI * 440 * index) / rateHz),
   );
   writeFileSync(microphoneFile, writeWav({ samples, rateHz }));
-  execFileSync(process.execPath, [join(root, 'demo', 'dist', 'main.js'), demoData], { stdio: 'inherit' });
+  execFileSync(process.execPath, [join(root, 'scripts', 'demoData.mjs')], { stdio: 'inherit' });
 }

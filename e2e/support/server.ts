@@ -1,15 +1,28 @@
 import { fork, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
+import { createServer, type AddressInfo } from 'node:net';
 import { cpSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
 import { demoData, root, scratch } from './places';
 
-/** Loads the server's program once, for one test after the other. */
+type Task = { readonly type: 'start'; readonly dataDir: string; readonly port: number } | { readonly type: 'stop' };
+
+/** Loads the server's program once, for one test after the other, all of them at one address. */
 export class ServerHost {
   private readonly process = fork(join(__dirname, 'serverHost.mjs'));
 
-  async ask(task: { readonly type: 'start'; readonly dataDir: string } | { readonly type: 'stop' }): Promise<string> {
+  private constructor(readonly port: number) {}
+
+  static async start(): Promise<ServerHost> {
+    const free = createServer().listen(0, '127.0.0.1');
+    await once(free, 'listening');
+    const { port } = free.address() as AddressInfo;
+    free.close();
+    return new ServerHost(port);
+  }
+
+  async ask(task: Task): Promise<string> {
     this.process.send(task);
     const [{ url, problem }] = (await once(this.process, 'message')) as [{ url?: string; problem?: string }];
     if (url === undefined) throw new Error(problem);
@@ -26,23 +39,25 @@ export class TestServer {
   url = '';
   private readonly dataDir = join(scratch, randomUUID());
   private process: ChildProcess | null = null;
-  private port = '0';
 
   constructor(
     data: 'empty' | 'demo',
-    private readonly host: ServerHost | null,
+    private readonly host: ServerHost,
+    private readonly isOwnProcess: boolean,
   ) {
     mkdirSync(this.dataDir, { recursive: true });
     if (data === 'demo') cpSync(demoData, this.dataDir, { recursive: true });
   }
 
-  /** Starts it; a second start keeps the address. */
+  /** Starts it, at the address of its worker. */
   async start(): Promise<void> {
-    if (this.host) {
-      this.url = await this.host.ask({ type: 'start', dataDir: this.dataDir });
+    const { dataDir, host } = this;
+    if (!this.isOwnProcess) {
+      this.url = await host.ask({ type: 'start', dataDir, port: host.port });
       return;
     }
-    const env = { ...process.env, LOCUTOR_DATA: this.dataDir, LOCUTOR_WEB: join(root, 'web', 'dist'), PORT: this.port };
+    const webDir = join(root, 'web', 'dist');
+    const env = { ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: String(host.port) };
     const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], { env });
     this.process = server;
     server.stderr.pipe(process.stderr);
@@ -53,18 +68,17 @@ export class TestServer {
         if (ready?.[1]) resolve(ready[1]);
       });
     });
-    this.port = new URL(this.url).port;
   }
 
   /** Ends it once the test is over. */
   async end(): Promise<void> {
-    if (this.host) await this.host.ask({ type: 'stop' });
-    else await this.stop('SIGKILL');
+    if (this.isOwnProcess) await this.stop('SIGKILL');
+    else await this.host.ask({ type: 'stop' });
   }
 
   /** Stops it: SIGTERM lets it finish, SIGKILL does not. Tells the exit code. */
   stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<number | null> {
-    if (this.host) throw new Error('A test that stops its server needs one in a process of its own');
+    if (!this.isOwnProcess) throw new Error('A test that stops its server needs one in a process of its own');
     const { process: server } = this;
     this.process = null;
     if (!server) return Promise.resolve(null);

@@ -8,8 +8,8 @@ const webDir = join(import.meta.dirname, '..', '..', 'web', 'dist');
 let running = null;
 
 const tasks = {
-  start: async ({ dataDir }) => {
-    running = await app.startServer({ dataDir, webDir, port: 0 });
+  start: async ({ dataDir, port }) => {
+    running = await app.startServer({ dataDir, webDir, port });
     return running.url;
   },
   stop: async () => {

@@ -1,5 +1,6 @@
 import { test as base, expect, type APIRequestContext, type Page } from '@playwright/test';
 import { levelDb, readWav } from '@locutor/core/audio';
+import { BrowserWindow } from './browserWindow';
 import { ServerHost, TestServer } from './server';
 
 interface Fixtures {
@@ -12,6 +13,7 @@ interface Fixtures {
 
 interface WorkerFixtures {
   readonly host: ServerHost;
+  readonly window: BrowserWindow;
 }
 
 /** A test against a real server of its own; nothing may go wrong in the browser's console meanwhile. */
@@ -19,24 +21,38 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   host: [
     // eslint-disable-next-line no-empty-pattern -- Playwright reads the needed fixtures from the pattern
     async ({}, use) => {
-      const host = new ServerHost();
+      const host = await ServerHost.start();
       await use(host);
       host.end();
     },
     { scope: 'worker' },
   ],
+  window: [
+    async ({ playwright }, use, { project }) => {
+      const window = await BrowserWindow.open(playwright.chromium, project.use);
+      await use(window);
+      await window.close();
+    },
+    { scope: 'worker' },
+  ],
   ownProcess: [false, { option: true }],
   data: ['demo', { option: true }],
-  server: async ({ data, ownProcess, host, context }, use) => {
-    const server = new TestServer(data, ownProcess ? null : host);
+  context: async ({ window }, use) => {
+    await use(window.context);
+    await window.empty();
+  },
+  server: async ({ data, ownProcess, host, window }, use) => {
+    const server = new TestServer(data, host, ownProcess);
     await server.start();
     await use(server);
-    await Promise.all(context.pages().map((page) => page.close()));
+    // What is open might still ask for something.
+    await window.empty(server.url);
     await server.end();
   },
-  page: async ({ page }, use) => {
+  page: async ({ page, viewport }, use) => {
     const mistakes: string[] = [];
     page.on('pageerror', (error) => mistakes.push(error.message));
+    if (viewport) await page.setViewportSize(viewport);
     await use(page);
     expect(mistakes).toEqual([]);
   },
@@ -70,6 +86,15 @@ export async function startLine(page: Page, server: TestServer): Promise<void> {
 /** Waits until the line bar says that everything is saved. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('banner').getByRole('status')).toHaveText('Saved');
+}
+
+/** Waits until what is being recorded has lasted so many seconds. */
+export async function spokenFor(page: Page, seconds: number): Promise<void> {
+  const length = async (): Promise<number> => {
+    const [minutes, rest] = ((await page.getByRole('timer').textContent()) ?? '').split(':').map(Number);
+    return (minutes ?? 0) * 60 + (rest ?? 0);
+  };
+  await expect.poll(length, { intervals: [100] }).toBeGreaterThanOrEqual(seconds);
 }
 
 /** Calls on the handset at a moment by the line's clock, such as `2026-11-23T10:00`. */

@@ -70,12 +70,11 @@ test('a person gets phones in an order, how the name is said, and hours of their
   await number.fill('12');
   await expect(page.getByText('not a telephone number yet')).toBeVisible();
   await number.fill('207 555 0112');
-  const kept = page.waitForResponse((response) => response.request().method() === 'PATCH' && response.ok());
   await page.getByLabel('Working hours of Noor Haldane').selectOption('only in the hours “Fuel dock”');
   await page.getByLabel('How Noor Haldane is said').fill('Noor Hall-dane');
-  await kept;
   await expect(page.getByRole('cell', { name: 'desk, then +1 207 555 0112' })).toBeVisible();
-  await page.waitForTimeout(700);
+  const people = `${server.url}/api/people`;
+  await expect.poll(async () => (await page.request.get(people)).text()).toContain('Noor Hall-dane');
   await page.reload();
   await page.getByRole('button', { name: 'More about Noor Haldane' }).click();
   await expect(page.getByLabel('How Noor Haldane is said')).toHaveValue('Noor Hall-dane');
@@ -141,7 +140,8 @@ test('contacts and lists of callers are kept; what is no number is named and not
   const numbers = page.getByLabel('Numbers in Slip holders, one a line');
   await numbers.fill('+1 207 555 0171\n+1 207 555 018*\nmy neighbour');
   await expect(page.getByText('Not a number, and not taken: “my neighbour”')).toBeVisible();
-  await page.waitForTimeout(700);
+  const lists = `${server.url}/api/caller-lists`;
+  await expect.poll(async () => (await page.request.get(lists)).text()).toContain('+120755501' + '8*');
   await page.reload();
   await expect(numbers).toHaveValue('+1 207 555 0171\n+120755501' + '8*');
 });

@@ -1,4 +1,4 @@
-import { callAt, expect, heard, loudnessOf, saved, startLine, test } from '../support/test';
+import { callAt, expect, heard, loudnessOf, saved, spokenFor, startLine, test } from '../support/test';
 
 test.use({ data: 'empty' });
 
@@ -37,7 +37,7 @@ test('a new user builds a three-key menu, calls it, lets it ring out and leaves 
   await expect(heard(page)).toContainText('Priya Castellanos does not answer');
   await expect(heard(page)).toContainText('Please leave a message for Office after the tone.');
   await expect(page.getByText('Speak now.')).toBeVisible();
-  await page.waitForTimeout(2500);
+  await spokenFor(page, 2);
   await page.getByRole('button', { name: 'Hang up' }).click();
   await page.getByRole('complementary', { name: 'Handset' }).getByRole('link', { name: 'Messages' }).click();
 

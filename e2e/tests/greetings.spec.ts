@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readWav } from '@locutor/core/audio';
 import type { Page } from '@playwright/test';
-import { callAt, expect, heard, saved, test } from '../support/test';
+import { callAt, expect, heard, saved, spokenFor, test } from '../support/test';
 import { deskOf } from '../support/phones';
 import { root } from '../support/places';
 
@@ -55,11 +55,11 @@ test('a greeting is recorded at the computer, made good, and heard in place of t
   await expect(recorder.getByText('The regatta is on.')).toBeVisible();
   await recorder.getByRole('button', { name: 'Record', exact: true }).click();
   await expect(recorder.getByRole('meter')).toBeVisible({ timeout: 10_000 });
-  await page.waitForTimeout(1500);
+  await spokenFor(page, 2);
   await recorder.getByRole('button', { name: 'Stop' }).click();
   await recorder.getByRole('button', { name: 'Record again' }).click();
   await expect(recorder.getByRole('button', { name: 'Stop' })).toBeVisible({ timeout: 10_000 });
-  await page.waitForTimeout(1500);
+  await spokenFor(page, 2);
   await recorder.getByRole('button', { name: 'Stop' }).click();
   await recorder.getByRole('button', { name: 'Keep it' }).click();
   await expect(panel(page)).toContainText('Callers hear this recording.');
@@ -85,7 +85,7 @@ test('a greeting is recorded with a desk phone, heard there, and used', async ({
   await noor.getByRole('button', { name: 'Answer' }).click();
   await expect(noor.getByText('Recording: speak now, then press #.')).toBeVisible({ timeout: 20_000 });
   await expect(recorder.getByRole('status')).toHaveText('Recording. # ends it.');
-  await page.waitForTimeout(2000);
+  await spokenFor(noor, 2);
   const press = (name: string) => noor.getByRole('button', { name: `Press ${name}`, exact: true }).click();
   await press('pound');
   await expect(noor.getByText('1 keeps it, 2 plays it, 3 records again.')).toBeVisible({ timeout: 15_000 });
@@ -95,17 +95,14 @@ test('a greeting is recorded with a desk phone, heard there, and used', async ({
   await expect(recorder).toBeHidden();
 });
 
-test('a microphone that is refused is said in plain words', async ({ browser, server }) => {
-  const context = await browser.newContext({ permissions: [] });
-  await context.addInitScript(() => {
+test('a microphone that is refused is said in plain words', async ({ page, server }) => {
+  await page.addInitScript(() => {
     navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError'));
   });
-  const page = await context.newPage();
   await newGreeting(page, server.url);
   await panel(page).getByRole('button', { name: 'Record it here' }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('does not let Locutor use the microphone', { timeout: 10_000 });
-  await context.close();
 });
 
 test('files are brought, several at once; what is no sound is said and the rest is taken', async ({ page, server }) => {

@@ -1,4 +1,4 @@
-import { callAt, expect, heard, loudnessOf, test } from '../support/test';
+import { callAt, expect, heard, loudnessOf, spokenFor, test } from '../support/test';
 
 test('words of an answering rule are heard before its menu', async ({ page, server }) => {
   await page.goto(`${server.url}/today`);
@@ -67,7 +67,7 @@ test.describe('without a microphone', () => {
     await callAt(page, '2026-11-22T10:00');
     await page.getByRole('button', { name: 'Press 2' }).click();
     await expect(page.getByText('The browser does not let Locutor use the microphone')).toBeVisible();
-    await page.waitForTimeout(1500);
+    await spokenFor(page, 2);
     await page.getByRole('button', { name: 'Press pound' }).click();
     await expect(heard(page)).toContainText('left in Office');
     await page

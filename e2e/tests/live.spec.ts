@@ -1,6 +1,6 @@
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test';
 import { deskOf } from '../support/phones';
-import { expect, test } from '../support/test';
+import { expect, spokenFor, test } from '../support/test';
 
 /** Lets the line believe that it is Monday morning. */
 async function openTheLine(request: APIRequestContext, url: string): Promise<void> {
@@ -129,7 +129,7 @@ test.describe('a server that is stopped', () => {
     await press(caller, '5');
     await desk.getByRole('button', { name: 'Decline' }).click();
     await expect(caller.getByText('Speak now.')).toBeVisible({ timeout: 20_000 });
-    await caller.waitForTimeout(2500);
+    await spokenFor(caller, 2);
     await server.stop('SIGKILL');
     await server.start();
     await page.goto(`${server.url}/messages`);

@@ -73,7 +73,7 @@ function clippedPlaces(samples: Float32Array): number {
 export type SoundFault = 'silent' | 'tooQuiet' | 'clipped' | 'noisy' | 'tooLong';
 
 /** From here on a greeting is longer than callers listen, in ms. */
-export const longGreetingMs = 60_000;
+const longGreetingMs = 60_000;
 const quietestLufs = -38;
 /** How far speech must stand out of the noise, in dB; what goes on evenly, such as music, is no speech. */
 const aboveNoiseDb = { least: 24, speech: 6 } as const;

@@ -4,7 +4,7 @@ import { phoneRateHz, type Pcm } from './pcm';
 import { resample } from './resample';
 
 /** What a telephone line lets through, in Hz (ITU-T G.712 speaks of 300 to 3400). */
-export const phoneBandHz = { low: 300, high: 3400 } as const;
+const phoneBandHz = { low: 300, high: 3400 } as const;
 const halfTaps = 96;
 const band = Float64Array.from({ length: 2 * halfTaps + 1 }, (_, tap) => {
   const pass = (hz: number): number => windowedSinc(tap - halfTaps, hz / (phoneRateHz / 2), halfTaps + 1);

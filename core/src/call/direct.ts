@@ -7,7 +7,8 @@ import { planOfDialled } from './group';
 import { whyNotPerson } from './ringing';
 import { askToSpeak } from './recorder';
 import { note, type Run } from './run';
-import type { Next, RingPlan, Target } from './state';
+import type { Next, RingPlan } from './state';
+import type { Target } from './target';
 
 /** What a call past the attendant does first; undefined when it waits for something already. */
 export function goDirectly(run: Run, to: DirectTo): Next | undefined {

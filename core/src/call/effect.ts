@@ -1,7 +1,7 @@
-import type { BoxId, E164, GroupId, PersonId, QueueId, Tell } from '../directory';
+import type { BoxId, GroupId, QueueId, Tell } from '../directory';
 import type { HoldMusicId, TakeId } from '../line';
 import type { Sentence } from '../speech';
-import type { OutsideTarget } from './state';
+import type { OutsideTarget, RungPhone } from './target';
 import type { TranscriptEntry } from './transcript';
 
 /** One thing to be heard. */
@@ -13,16 +13,6 @@ export type PlayItem =
   | { readonly type: 'music'; readonly ms: number; readonly piece: HoldMusicId }
   /** A kept sound, such as a message, and its length. */
   | { readonly type: 'audio'; readonly audioId: string; readonly ms: number };
-
-/** The very phone that rings. */
-export type RungPhone =
-  | {
-      readonly type: 'person';
-      readonly personId: PersonId;
-      /** The number of an outside phone of theirs; null for the one on their desk. */
-      readonly number: E164 | null;
-    }
-  | OutsideTarget;
 
 /** Play these one after the other; report `playEnded` when all were heard. */
 export type Play = { readonly type: 'play'; readonly playId: number; readonly items: readonly PlayItem[] };

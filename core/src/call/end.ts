@@ -3,7 +3,7 @@ import { stopMessage } from './message';
 import { stopWaiting } from './queue';
 import { stopRecorder } from './recorder';
 import { note, setPhase, stopPlaying, stopTimer, type Run } from './run';
-import type { EndReason } from './transcript';
+import type { EndReason } from './reasons';
 
 /** Ends the call and stops whatever is playing, ringing, timed or recorded. A message under way is kept. */
 export function endCall(run: Run, reason: EndReason): void {

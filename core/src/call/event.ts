@@ -1,7 +1,7 @@
 import type { BoxId, GroupId, PersonId, QueueId } from '../directory';
 import type { GreetingId, Key, TakeId } from '../line';
-import type { RungPhone } from './effect';
-import type { NotAnswered } from './transcript';
+import type { RungPhone } from './target';
+import type { NotAnswered } from './reasons';
 
 interface Timed {
   /** When it happened, in ms since 1970 on the call's clock, which may be a pretended one. */

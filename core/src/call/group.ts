@@ -5,7 +5,7 @@ import { newId, note, setPhase, type Run } from './run';
 import type { PlayItem } from './effect';
 import type { GroupPlan, Next, Place, RingingGroup } from './state';
 import type { Hearing, RingGroupStep } from '../line';
-import type { NotAnswered } from './transcript';
+import type { NotAnswered } from './reasons';
 
 /** Rings a group; the exchange says who answers, or that nobody does. */
 export function ringGroup(run: Run, ring: GroupPlan): void {

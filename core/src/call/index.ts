@@ -1,19 +1,12 @@
 export { wordsFirst } from './wordsFirst';
 export { spokenFacts, type CallScript, type LineScript } from './script';
 export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, TransferTo } from './event';
-export type {
-  AskToAccept,
-  CallEffect,
-  Play,
-  PlayItem,
-  Ring,
-  RingGroup,
-  EnterQueue,
-  RungPhone,
-  StopRecording,
-} from './effect';
-export { idleCall, type CallState, type OutsideTarget, type Phase, type Target } from './state';
-export { transcriptOf, type EndReason, type NotAnswered, type TranscriptEntry } from './transcript';
+export type { AskToAccept, CallEffect, Play, PlayItem, Ring, RingGroup, EnterQueue, StopRecording } from './effect';
+export { idleCall, type CallState, type Phase } from './state';
+export type { OutsideTarget, RungPhone, Target } from './target';
+export type { TranscriptEntry } from './transcript';
+export { transcriptOf } from './transcriptOf';
+export type { EndReason, NotAnswered } from './reasons';
 export { step, type StepResult } from './step';
 export { outsideTargetOf } from './outside';
 export { callLimits } from './limits';

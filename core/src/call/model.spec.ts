@@ -8,7 +8,7 @@ import { phrasesOf, sheetSentences, splitSentences } from '../speech';
 import { callLimits } from './limits';
 import { idleCall, type CallState } from './state';
 import { step } from './step';
-import { transcriptOf } from './transcript';
+import { transcriptOf } from './transcriptOf';
 import type { CallEvent } from './event';
 import { spokenFacts, type CallScript, type LineScript } from './script';
 import { cases } from '../testing/cases';

@@ -1,5 +1,6 @@
-import type { RungPhone } from './effect';
-import type { EndReason, TranscriptEntry } from './transcript';
+import type { RungPhone } from './target';
+import type { TranscriptEntry } from './transcript';
+import type { EndReason } from './reasons';
 
 /** What a call came to, as the call log tells it. */
 export const outcomes = [

@@ -2,8 +2,8 @@ import { isInService, readPhoneNumber, type Contact, type E164 } from '../direct
 import { dayAt } from '../hours';
 import type { Outside } from '../line';
 import type { CallScript, LineScript } from './script';
-import type { OutsideTarget } from './state';
-import type { NotAnswered } from './transcript';
+import type { OutsideTarget } from './target';
+import type { NotAnswered } from './reasons';
 
 /** An outside number that cannot be called, and why. */
 export interface NotCalled {

@@ -21,8 +21,9 @@ import { outsideTargetOf } from './outside';
 import { enterQueue } from './queue';
 import { ring, whyNotPerson } from './ringing';
 import { lineOf, mayTurn, newId, note, sayThen, type Run } from './run';
-import type { OutsideTarget, Place, RingPlan, Target } from './state';
-import type { NotAnswered } from './transcript';
+import type { Place, RingPlan } from './state';
+import type { OutsideTarget, Target } from './target';
+import type { NotAnswered } from './reasons';
 import { lineItems, phrases, sheetItems, spokenItems, wordsItems } from './words';
 
 /**

@@ -1,6 +1,7 @@
 import type { Queue, QueueId, QueueReason } from '../directory';
 import type { Key } from '../line';
-import type { PlayItem, RungPhone } from './effect';
+import type { PlayItem } from './effect';
+import type { RungPhone } from './target';
 import type { PlaceIs } from './event';
 import { libraryItems, music } from './hold';
 import { callLimits } from './limits';

@@ -1,11 +1,12 @@
 import type { Person, PersonPhone } from '../directory';
 import { isWorkingAt } from '../hours';
-import type { RungPhone } from './effect';
+import type { RungPhone } from './target';
 import { hearingItems } from './group';
 import { callLimits } from './limits';
 import { lineOf, newId, note, setPhase, startTimer, stopTimer, type Run } from './run';
-import type { Accepting, Next, Ringing, RingPlan, Target } from './state';
-import type { NotAnswered } from './transcript';
+import type { Accepting, Next, Ringing, RingPlan } from './state';
+import type { Target } from './target';
+import type { NotAnswered } from './reasons';
 import { lineItems, phrases } from './words';
 
 /** Rings the first phone of a plan. */

@@ -1,7 +1,8 @@
-import type { BoxId, ContactId, E164, GroupId, NamePart, PersonId, QueueId, Tell } from '../directory';
+import type { BoxId, GroupId, NamePart, PersonId, QueueId, Tell } from '../directory';
 import type { GreetingId, Hearing, LineId, SheetId, Slot } from '../line';
 import type { FinishedTake, MessageToHear, PhoneTake } from './event';
-import type { EndReason } from './transcript';
+import type { EndReason } from './reasons';
+import type { OutsideTarget, Target } from './target';
 
 /** Where in a path a call is. */
 export interface Place {
@@ -39,16 +40,6 @@ export type Next =
   /** The PIN of a box is asked for once more. */
   | { readonly type: 'pin'; readonly boxId: BoxId; readonly wrongPins: number }
   | { readonly type: 'end'; readonly reason: EndReason };
-
-export interface OutsideTarget {
-  readonly type: 'outside';
-  readonly number: E164;
-  /** Null for a number typed in place. */
-  readonly contactId: ContactId | null;
-}
-
-/** Who is rung. */
-export type Target = { readonly type: 'person'; readonly personId: PersonId } | OutsideTarget;
 
 /** Somebody to be rung, and what comes if they do not answer. */
 export interface RingPlan {

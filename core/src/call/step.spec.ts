@@ -19,7 +19,8 @@ import { runTrial, type CallerAct, type StaffAct, type Trial } from '../exchange
 import type { CallScript } from './script';
 import { idleCall } from './state';
 import { step } from './step';
-import { transcriptOf, type TranscriptEntry } from './transcript';
+import { type TranscriptEntry } from './transcript';
+import { transcriptOf } from './transcriptOf';
 
 const trial = (changes: Partial<Trial> = {}): Trial => ({
   atMs: openMoment,

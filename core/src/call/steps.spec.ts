@@ -37,7 +37,7 @@ import {
   type Menu,
   type Path,
 } from '../line';
-import type { RungPhone } from './effect';
+import type { RungPhone } from './target';
 import type { CallScript } from './script';
 import { runTrial, type CallerAct, type StaffAct, type Trial } from '../exchange';
 import type { TranscriptEntry } from './transcript';

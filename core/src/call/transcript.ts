@@ -2,50 +2,9 @@ import type { BoxId, CallerListId, GroupId, PersonId, QueueId, QueueReason } fro
 import type { Answer } from '../hours';
 import type { Key, LineId, SheetId } from '../line';
 import type { Source } from '../speech';
-import type { CallEffect, RungPhone } from './effect';
 import type { DirectTo, TransferTo } from './event';
-import type { OutsideTarget, Target } from './state';
-
-/** Why a call was over. */
-export type EndReason =
-  | 'callerHungUp'
-  | 'staffHungUp'
-  | 'hungUp'
-  | 'messageTaken'
-  /** Handed over to an outside number for good. */
-  | 'handedOver'
-  /** The caller is in a blocked list. */
-  | 'blocked'
-  /** The path had no further step. */
-  | 'pathRanOut'
-  /** The caller was sent from sheet to sheet for ever. */
-  | 'circle'
-  | 'longestCall'
-  /** Somebody in the office had heard their messages. */
-  | 'boxHeard'
-  | 'wrongPin'
-  /** A greeting was recorded with a desk phone, or was not kept. */
-  | 'recorderDone'
-  /** The line went down with the call on it. */
-  | 'cut';
-
-/** Why somebody did not answer. */
-export type NotAnswered =
-  | 'noAnswer'
-  | 'busy'
-  /** They said that they are away. */
-  | 'away'
-  /** A group without members. */
-  | 'nobody'
-  | 'deleted'
-  /** Not in the hours they keep. */
-  | 'notWorking'
-  /** Nobody pressed 1: the outside phone's own voicemail, most likely. */
-  | 'notAccepted'
-  | 'notANumber'
-  /** The outside number is the line's own. */
-  | 'ownNumber'
-  | 'outOfService';
+import type { EndReason, NotAnswered } from './reasons';
+import type { OutsideTarget, RungPhone, Target } from './target';
 
 /** What happened in a call, as data; each with the instant in ms since 1970 on the call's clock. */
 export type TranscriptEntry = { readonly atMs: number } & (
@@ -92,14 +51,3 @@ export type TranscriptEntry = { readonly atMs: number } & (
   | { readonly type: 'callRecording'; readonly on: boolean }
   | { readonly type: 'ended'; readonly reason: EndReason }
 );
-
-/** The lines of the transcript that the effects of one step make: what is said, and what is noted. */
-export function transcriptOf(effects: readonly CallEffect[], atMs: number): readonly TranscriptEntry[] {
-  return effects.flatMap((effect): readonly TranscriptEntry[] => {
-    if (effect.type === 'note') return [effect.entry];
-    if (effect.type !== 'play') return [];
-    return effect.items.flatMap((item): TranscriptEntry[] =>
-      item.type === 'sentence' ? [{ type: 'said', atMs, text: item.sentence.text, source: item.sentence.source }] : [],
-    );
-  });
-}

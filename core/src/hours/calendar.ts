@@ -1,4 +1,4 @@
-import type { Weekday } from './hours';
+import type { Weekday } from './week';
 
 const dayMs = 86_400_000;
 

@@ -1,5 +1,5 @@
 import { isMonthDay, readDate } from './calendar';
-import { minutesOfDay, timesAreRight, type Period } from './hours';
+import { minutesOfDay, timesAreRight, type Period } from './week';
 import { specialLimits, type SpecialDate, type When } from './specialDate';
 import { specialDateId } from './ids';
 

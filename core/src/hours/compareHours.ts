@@ -1,7 +1,8 @@
 import { dayNumber, monthDayOf, type DayNumber } from './calendar';
 import { dayPlan } from './dayPlan';
 import type { DayTime } from './dayTimes';
-import { weekdays, type Hours, type Weekday } from './hours';
+import { type Hours } from './hours';
+import { weekdays, type Weekday } from './week';
 import { openTimesOn, weekTimes } from './openTimes';
 import { seasonOn, type Season } from './season';
 import type { DayRange } from './specialDate';

@@ -1,6 +1,7 @@
 import { weekdayOf, yearOf, type DayNumber } from './calendar';
 import { cutTimes } from './dayTimes';
-import { minutesOfDay, weekdays, type DaySpan, type Hours, type WeekSpan } from './hours';
+import { type Hours } from './hours';
+import { minutesOfDay, weekdays, type DaySpan, type WeekSpan } from './week';
 import type { SeasonId, SpecialDateId } from './ids';
 import { seasonOn, type Season } from './season';
 import { daysOf, type DayRange, type SpecialDate } from './specialDate';

@@ -1,5 +1,5 @@
 import { right, wrong, type Result } from '../result';
-import { minutesOfDay, type WeekSpan } from './hours';
+import { minutesOfDay, type WeekSpan } from './week';
 import { readTime, showTime, type TimeProblem } from './timeText';
 
 export type DayTime = Pick<WeekSpan, 'startMin' | 'endMin'>;

@@ -1,4 +1,5 @@
-import { minutesOfDay, weekdays, type Hours, type Period, type WeekSpan, type Weekday } from './hours';
+import { type Hours } from './hours';
+import { minutesOfDay, weekdays, type Period, type WeekSpan, type Weekday } from './week';
 import type { PeriodId, SpecialDateId } from './ids';
 import type { SpecialDate } from './specialDate';
 

@@ -42,19 +42,14 @@ export { dayPlan, specialDaysOf, type DayPlan, type PlannedSpan } from './dayPla
 export {
   checkHours,
   longestPeriodName,
-  minutesOfDay,
   mostPeriods,
   mostSeasons,
   mostWeekSpans,
-  weekdays,
-  type DaySpan,
   type Hours,
   type HoursContent,
   type HoursProblem,
-  type Period,
-  type Weekday,
-  type WeekSpan,
 } from './hours';
+export { minutesOfDay, weekdays, type DaySpan, type Period, type Weekday, type WeekSpan } from './week';
 export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
 export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallInstant, wallTime, type Running } from './running';
 export {

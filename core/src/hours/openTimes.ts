@@ -1,7 +1,8 @@
 import { showDate, weekdayOf, type DayNumber } from './calendar';
 import { dayPlan } from './dayPlan';
 import { cutTimes, joinTimes, type DayTime } from './dayTimes';
-import { minutesOfDay, weekdays, type DaySpan, type Hours, type Weekday, type WeekSpan } from './hours';
+import { type Hours } from './hours';
+import { minutesOfDay, weekdays, type DaySpan, type Weekday, type WeekSpan } from './week';
 import { wallInstant, wallTime } from './running';
 import { seasonOn } from './season';
 import type { TimeZone } from './timeZone';

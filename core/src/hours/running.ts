@@ -1,6 +1,7 @@
 import { showDate, type DayNumber } from './calendar';
 import { dayPlan, type PlannedSpan } from './dayPlan';
-import { minutesOfDay, type Hours } from './hours';
+import { type Hours } from './hours';
+import { minutesOfDay } from './week';
 import type { PeriodId } from './ids';
 import type { SpecialDate } from './specialDate';
 import { instantOf, offsetStretchAt, type TimeZone } from './timeZone';

@@ -1,5 +1,5 @@
 import { dayInYear, isMonthDay, yearOf, type DayNumber, type MonthDay } from './calendar';
-import type { WeekSpan } from './hours';
+import type { WeekSpan } from './week';
 import type { SeasonId } from './ids';
 
 /** Another regular week between two dates of every year, both in it; over the end of the year too. */

@@ -9,7 +9,7 @@ import {
   type MonthDay,
   type Nth,
 } from './calendar';
-import { minutesOfDay, type DaySpan, type Weekday } from './hours';
+import { minutesOfDay, type DaySpan, type Weekday } from './week';
 import type { SpecialDateId } from './ids';
 
 /** On which days: once, or every year by a rule. `days` is how many days it lasts. */

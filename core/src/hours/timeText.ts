@@ -1,5 +1,5 @@
 import { right, wrong, type Result } from '../result';
-import { minutesOfDay } from './hours';
+import { minutesOfDay } from './week';
 
 export type TimeProblem =
   { readonly type: 'notATime'; readonly text: string } | { readonly type: 'noSuchTime'; readonly text: string };

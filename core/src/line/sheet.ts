@@ -66,7 +66,7 @@ export interface Announcement extends SheetHead {
 
 export type Sheet = Menu | Announcement;
 
-export const menuDefaults = {
+const menuDefaults = {
   openingWords: '',
   options: [],
   closingWords: '',

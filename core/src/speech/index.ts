@@ -16,7 +16,8 @@ export { describeAdvice, describeHeard, describeOutOfStep } from './words/notes.
 export { adviceOnLength, adviceOnMenu, adviceOnWords, comfortableMs, comfortableOptions, type Advice } from './advice';
 export { longestSaid, longestWritten, mostSayAs, respell, type SayAs } from './dictionary';
 export { saidOpening, saidToday, saidWeek } from './saidHours';
-export { phrasesOf, type Phrases } from './phrases';
+export { phrasesOf } from './phrases';
+export type { Phrases } from './words/phrases';
 export { estimateMs, estimateSentencesMs, expectedMs, timeSentences, totalMs, type SentenceTiming } from './timing';
 export { wordAt, type WordPlace } from './wordAt';
 export {

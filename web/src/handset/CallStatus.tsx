@@ -6,6 +6,7 @@ import { useNow } from '../parts/useNow';
 import { showLength } from '../parts/time';
 import type { CallDriver, CallView, RungNow } from './callDriver';
 import { targetName } from './captionWords';
+import { Elapsed } from '../parts/Elapsed';
 
 interface Props {
   readonly driver: CallDriver;
@@ -126,7 +127,7 @@ function Speaking({ view }: { view: CallView }) {
   return (
     <Box>
       <Text>
-        <b>Speak now.</b> Press # when done, or hang up.
+        <b>Speak now.</b> Press # when done, or hang up. <Elapsed label="Length of the message" />
       </Text>
       {view.microphone ? (
         <Text fontSize="12.5px">

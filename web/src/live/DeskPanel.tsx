@@ -14,6 +14,7 @@ import { CallerLine, callerName } from './CallerLine';
 import { DeskPhone, type DeskPhoneView } from './deskPhone';
 import { useStore } from './store';
 import { useOwn } from './useOwn';
+import { Elapsed } from '../parts/Elapsed';
 
 interface Props {
   readonly personId: PersonId;
@@ -131,7 +132,8 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
       return (
         <Box>
           <Text mb="2">
-            {doing.talkingTo ? `Talking to ${names[doing.talkingTo] ?? 'a colleague'}.` : callingWords(doing.phase)}
+            {doing.talkingTo ? `Talking to ${names[doing.talkingTo] ?? 'a colleague'}.` : callingWords(doing.phase)}{' '}
+            {doing.phase === 'takeRecording' && <Elapsed label="Length of the recording" />}
           </Text>
           {doing.take && <ToRecord of={doing.take} />}
           <Keypad isOff={false} onPress={(key) => phone.press(key)} />

@@ -19,6 +19,7 @@ import { PhonePage } from './PhonePage';
 import { useStore } from './store';
 import { useSheetNames } from './useSheetNames';
 import { useOwn } from './useOwn';
+import { Elapsed } from '../parts/Elapsed';
 
 /** A caller's phone on the live line, for a window or a phone of its own. */
 export default function HandsetPage() {
@@ -137,7 +138,7 @@ function Status({ view, names }: Omit<CallProps, 'handset'>) {
     return (
       <Text>
         <b>Speak now.</b> {view.microphone === 'on' ? '' : 'Let your voice be heard first. '}Press # when done, or hang
-        up.
+        up. <Elapsed label="Length of the message" />
       </Text>
     );
   }

@@ -9,12 +9,17 @@ interface Listener<Hears> {
 }
 
 const againAfterMs = 1000;
+const mostUnsaid = 20;
 
-/** A socket to the live line that opens itself again when it is lost. */
+/**
+ * A socket to the live line that opens itself again when it is lost. What is said while it is not open, as by somebody who
+ * is quick to press a button on a page just loaded, is said as soon as it is.
+ */
 export class LineSocket<Says, Hears> {
   private socket: WebSocket | null = null;
   private isClosed = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private unsaid: Says[] = [];
 
   constructor(
     private readonly path: string,
@@ -23,6 +28,7 @@ export class LineSocket<Says, Hears> {
 
   say(message: Says): void {
     if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
+    else if (!this.isClosed && this.unsaid.length < mostUnsaid) this.unsaid.push(message);
   }
 
   sendVoice(frame: Uint8Array<ArrayBuffer>): void {
@@ -31,6 +37,7 @@ export class LineSocket<Says, Hears> {
 
   close(): void {
     this.isClosed = true;
+    this.unsaid = [];
     clearTimeout(this.timer);
     this.socket?.close();
   }
@@ -40,7 +47,10 @@ export class LineSocket<Says, Hears> {
     const { protocol, host } = window.location;
     const socket = new WebSocket(`${protocol === 'https:' ? 'wss' : 'ws'}://${host}/api/live/${this.path}`);
     socket.binaryType = 'arraybuffer';
-    socket.onopen = () => this.listener.onOpen?.();
+    socket.onopen = () => {
+      this.listener.onOpen?.();
+      for (const message of this.unsaid.splice(0)) this.say(message);
+    };
     socket.onmessage = ({ data }: MessageEvent<string | ArrayBuffer>) => this.take(data);
     socket.onclose = () => {
       if (this.isClosed) return;

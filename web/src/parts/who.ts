@@ -1,5 +1,5 @@
 const place = 'locutor.by';
-export const nobodyNamed = 'Somebody in the office';
+const nobodyNamed = 'Somebody in the office';
 
 /** Who uses this browser, as last said here. */
 export const whoIsIt = (): string => localStorage.getItem(place) ?? nobodyNamed;

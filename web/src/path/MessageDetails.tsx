@@ -4,7 +4,7 @@ import type { TakeMessageStep } from '@locutor/core/line';
 import { useBoxes, usePeople } from '../api/resources';
 import { InlineSelect, type Choice } from '../parts/InlineSelect';
 import { asChoices } from './asChoices';
-import type { DetailProps } from './StepDetails';
+import type { DetailProps } from './detailProps';
 import { tellWords } from './tellWords';
 
 /** Whose box, with a beep or without, and who is told. */

@@ -20,7 +20,7 @@ import { InlineNumber } from '../parts/InlineNumber';
 import { InlineSelect } from '../parts/InlineSelect';
 import { InlineWords } from '../parts/InlineWords';
 import { asChoices } from './asChoices';
-import type { DetailProps } from './StepDetails';
+import type { DetailProps } from './detailProps';
 import { StepWords } from './StepWords';
 
 export function RingDetails({ step, of, onChange }: DetailProps<RingStep>) {

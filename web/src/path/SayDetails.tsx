@@ -2,7 +2,7 @@ import type { Step } from '@locutor/core/line';
 import { useGreetings } from '../api/resources';
 import { InlineSelect } from '../parts/InlineSelect';
 import { asChoices } from './asChoices';
-import type { DetailProps } from './StepDetails';
+import type { DetailProps } from './detailProps';
 import { StepWords } from './StepWords';
 
 export function SayDetails({ step, of, onChange }: DetailProps<Extract<Step, { type: 'say' }>>) {

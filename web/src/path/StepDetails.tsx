@@ -8,18 +8,13 @@ import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { InlineNumber } from '../parts/InlineNumber';
 import { InlineSelect } from '../parts/InlineSelect';
 import { asChoices } from './asChoices';
+import type { DetailProps } from './detailProps';
 import { HandOverDetails, RingDetails, RingGroupDetails, RingOutsideDetails } from './RingDetails';
 import { MessageDetails } from './MessageDetails';
 import { namedPathsOf } from './namedPaths';
 import { SayDetails } from './SayDetails';
 import { sheetChoicesOf } from './sheetChoices';
 import { StepWords } from './StepWords';
-
-export interface DetailProps<Kind extends Step = Step> {
-  readonly step: Kind;
-  readonly of: string;
-  readonly onChange: (step: Step) => void;
-}
 
 /** The rest of a step's sentence after its verb. */
 export function StepDetails({ step, of, onChange }: DetailProps): ReactNode {

@@ -1,5 +1,5 @@
-import { usableSwitch, type Attendant, type Line } from '@locutor/core/line';
-import { isOnAt, type Switch, type SwitchTo } from '@locutor/core/hours';
+import type { Switch, SwitchTo } from '@locutor/core/hours';
+import type { Line } from '@locutor/core/line';
 import { useCallback } from 'react';
 import useSWR from 'swr';
 import { api } from '../api/client';
@@ -28,11 +28,6 @@ const everyMs = 10_000;
 /** The switch of a line as the server has it; others may set it too. */
 export function useSwitchState(line: Pick<Line, 'id'>) {
   return useSWR<SwitchState>(pathOf(line), api, { refreshInterval: everyMs });
-}
-
-/** The switch where an attendant can follow it and it has not ended; null otherwise. */
-export function switchOn(attendant: Attendant, set: KeptSwitch | null, nowMs: number): KeptSwitch | null {
-  return set && isOnAt(set, nowMs) && usableSwitch(attendant, set) ? set : null;
 }
 
 /** How to set the switch and to end it. Both throw an ApiProblem when that cannot be. */

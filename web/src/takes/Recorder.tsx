@@ -114,7 +114,9 @@ export function Recorder({ text, onKeep, onClose }: Props) {
             <Button size="sm" colorPalette="petrol" onClick={stop} autoFocus>
               <Square size={14} aria-hidden /> Stop
             </Button>
-            <Text fontFamily="mono">{showLength(elapsed)}</Text>
+            <Text role="timer" aria-label="Length of the recording" fontFamily="mono">
+              {showLength(elapsed)}
+            </Text>
           </>
         )}
         {phase.type === 'done' && (

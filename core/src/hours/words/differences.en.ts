@@ -1,4 +1,4 @@
-import { minutesOfDay, type Weekday } from '../hours';
+import { minutesOfDay, type Weekday } from '../week';
 import type { HoursDifference, TimesDifference } from '../compareHours';
 import type { DayTime } from '../dayTimes';
 import { showTime, weekdayName } from '../timeText';

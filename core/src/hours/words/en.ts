@@ -1,5 +1,6 @@
 import { unreachable } from '../../result';
-import type { HoursProblem, WeekSpan } from '../hours';
+import type { HoursProblem } from '../hours';
+import type { WeekSpan } from '../week';
 import { monthDayOf, readDate, weekdayOf, yearOf, type DayNumber, type MonthDay, type Nth } from '../calendar';
 import type { SpecialProblem } from '../checkSpecial';
 import { longestPeriodName } from '../hours';

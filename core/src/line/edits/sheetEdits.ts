@@ -118,7 +118,7 @@ export function movedTo<Item>(items: readonly Item[], item: Item, toIndex: numbe
 }
 
 /** @throws Error when there is no such sheet. */
-export function changeSheet(attendant: Attendant, sheetId: SheetId, change: (sheet: Sheet) => Sheet): Attendant {
+function changeSheet(attendant: Attendant, sheetId: SheetId, change: (sheet: Sheet) => Sheet): Attendant {
   mustHave(attendant, sheetId);
   return { ...attendant, sheets: attendant.sheets.map((sheet) => (sheet.id === sheetId ? change(sheet) : sheet)) };
 }

@@ -76,7 +76,7 @@ export function follow({ id }: NamedPath): Path {
 }
 
 /** The menu for when nobody is there. */
-export function afterHours(facts: StarterFacts): Menu {
+function afterHours(facts: StarterFacts): Menu {
   const message = reach(facts, []);
   return {
     ...newMenu(facts.sheetId('afterHours'), 'After hours'),

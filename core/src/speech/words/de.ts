@@ -1,5 +1,5 @@
 import type { Key } from '../../line';
-import type { Phrases } from '../phrases';
+import type { Phrases } from './phrases';
 import { asLabel, capitalised } from './label';
 
 const parts = { lastName: 'Nachnamens', firstName: 'Vornamens', eitherName: 'Vor- oder Nachnamens' } as const;

@@ -1,5 +1,5 @@
 import { spokenKey } from '../../line';
-import type { Phrases } from '../phrases';
+import type { Phrases } from './phrases';
 import { asLabel, capitalised } from './label';
 
 const parts = { lastName: 'last name', firstName: 'first name', eitherName: 'first or last name' } as const;

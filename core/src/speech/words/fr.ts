@@ -1,5 +1,5 @@
 import type { Key } from '../../line';
-import type { Phrases } from '../phrases';
+import type { Phrases } from './phrases';
 import { asLabel, capitalised } from './label';
 
 const parts = { lastName: 'nom', firstName: 'prénom', eitherName: 'prénom ou du nom' } as const;

@@ -68,7 +68,7 @@ function placeInSheet(slot: Slot, names: Names): string {
 }
 
 /** Why a queue lets a caller go. */
-export const reasonWords: Readonly<Record<QueueReason, string>> = {
+const reasonWords: Readonly<Record<QueueReason, string>> = {
   full: 'when it is full',
   tooLong: 'when the wait is too long',
   nobodyWorking: 'when nobody is working',

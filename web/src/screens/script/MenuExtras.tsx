@@ -9,7 +9,7 @@ import { FixButton } from '../../parts/FixButton';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { findingSheet } from './findingSheet';
-import { Fallback } from './MenuSheet';
+import { Fallback } from './Fallback';
 
 type Props = Pick<Menu, 'extensions' | 'speech' | 'options'> & { readonly sheetId: SheetId };
 

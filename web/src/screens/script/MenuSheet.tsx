@@ -1,4 +1,4 @@
-import { Box, Button, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import {
   isKey,
   menuLimits,
@@ -11,7 +11,7 @@ import {
 import type { Finding } from '@locutor/core/proof';
 import { sheetSentences } from '@locutor/core/speech';
 import { Plus } from 'lucide-react';
-import { memo, useEffect, type ReactNode } from 'react';
+import { memo, useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
 import { InlineNumber } from '../../parts/InlineNumber';
@@ -26,6 +26,7 @@ import { KeyRow } from './KeyRow';
 import { MenuAdvice } from './MenuAdvice';
 import { isAtSlot } from './findingSheet';
 import { Noted, WithNotes } from './MarginNotes';
+import { Fallback } from './Fallback';
 import { MenuExtras } from './MenuExtras';
 import { nextFreeKey } from './nextFreeKey';
 import { ReadOutLength } from './ReadOutLength';
@@ -195,17 +196,6 @@ const shown = [
 
 function isSameFallback({ menu: before }: FallbackProps, { menu: after }: FallbackProps): boolean {
   return shown.every((name) => before[name] === after[name]);
-}
-
-export function Fallback({ title, children }: { readonly title: string; readonly children: ReactNode }) {
-  return (
-    <Box mt="5" pt="3" borderTopWidth="1px" borderColor="hairline">
-      <Heading as="h2" fontSize="14px" fontWeight="600" mb="1">
-        {title}
-      </Heading>
-      {children}
-    </Box>
-  );
 }
 
 /** Digits lead to their key's row; so does a link that names a key. */

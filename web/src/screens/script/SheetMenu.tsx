@@ -100,7 +100,7 @@ export const SheetMenu = memo(function SheetMenu({ id, name }: { readonly id: Sh
 });
 
 /** A name that no sheet has yet: "Welcome 2". */
-export function freeName(attendant: Attendant, name: string): string {
+function freeName(attendant: Attendant, name: string): string {
   const base = name.replace(/ \d+$/, '');
   let number = 2;
   while (attendant.sheets.some((sheet) => sheet.name === `${base} ${number}`)) number += 1;

@@ -1,0 +1,40 @@
+/** Why a call was over. */
+export type EndReason =
+  | 'callerHungUp'
+  | 'staffHungUp'
+  | 'hungUp'
+  | 'messageTaken'
+  /** Handed over to an outside number for good. */
+  | 'handedOver'
+  /** The caller is in a blocked list. */
+  | 'blocked'
+  /** The path had no further step. */
+  | 'pathRanOut'
+  /** The caller was sent from sheet to sheet for ever. */
+  | 'circle'
+  | 'longestCall'
+  /** Somebody in the office had heard their messages. */
+  | 'boxHeard'
+  | 'wrongPin'
+  /** A greeting was recorded with a desk phone, or was not kept. */
+  | 'recorderDone'
+  /** The line went down with the call on it. */
+  | 'cut';
+
+/** Why somebody did not answer. */
+export type NotAnswered =
+  | 'noAnswer'
+  | 'busy'
+  /** They said that they are away. */
+  | 'away'
+  /** A group without members. */
+  | 'nobody'
+  | 'deleted'
+  /** Not in the hours they keep. */
+  | 'notWorking'
+  /** Nobody pressed 1: the outside phone's own voicemail, most likely. */
+  | 'notAccepted'
+  | 'notANumber'
+  /** The outside number is the line's own. */
+  | 'ownNumber'
+  | 'outOfService';

@@ -1,0 +1,102 @@
+import { LineSocket } from './lineSocket';
+
+/** The browser's socket, whose other end does what the spec says. */
+class FakeSocket {
+  static readonly OPEN = 1;
+  static all: FakeSocket[] = [];
+  readyState = 0;
+  readonly sent: unknown[] = [];
+  onopen: () => void = () => undefined;
+  onmessage: (event: { data: unknown }) => void = () => undefined;
+  onclose: () => void = () => undefined;
+
+  constructor(readonly url: string) {
+    FakeSocket.all.push(this);
+  }
+
+  send(data: unknown): void {
+    this.sent.push(data);
+  }
+
+  close(): void {
+    this.readyState = 3;
+    this.onclose();
+  }
+
+  opens(): void {
+    this.readyState = FakeSocket.OPEN;
+    this.onopen();
+  }
+}
+
+const heard: unknown[] = [];
+let lost: number;
+let line: LineSocket<{ type: string }, { type: string }>;
+const latest = (): FakeSocket => FakeSocket.all.at(-1) as FakeSocket;
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  FakeSocket.all = [];
+  heard.length = 0;
+  lost = 0;
+  Object.assign(globalThis, {
+    WebSocket: FakeSocket,
+    window: { location: { protocol: 'http:', host: '127.0.0.1:4140' } },
+  });
+  line = new LineSocket('handset', {
+    onMessage: (message) => heard.push(message),
+    onVoice: (frame) => heard.push(frame.length),
+    onOpen: () => line.say({ type: 'hello' }),
+    onLost: () => (lost += 1),
+  });
+  line.open();
+});
+afterEach(() => {
+  line.close();
+  jest.useRealTimers();
+});
+
+describe('a socket to the live line', () => {
+  it('says what was said before it was open once it is, after what it says by itself', () => {
+    line.say({ type: 'dial' });
+    expect(latest().sent).toEqual([]);
+    latest().opens();
+    expect(latest().sent).toEqual(['{"type":"hello"}', '{"type":"dial"}']);
+    line.say({ type: 'key' });
+    expect(latest().sent).toHaveLength(3);
+  });
+
+  it('opens itself again when it is lost, and says then what was said meanwhile', () => {
+    latest().opens();
+    latest().close();
+    expect(lost).toBe(1);
+    line.say({ type: 'hangUp' });
+    jest.advanceTimersByTime(1000);
+    expect(FakeSocket.all).toHaveLength(2);
+    latest().opens();
+    expect(latest().sent).toEqual(['{"type":"hello"}', '{"type":"hangUp"}']);
+  });
+
+  it('does not keep a flood for later', () => {
+    for (let count = 0; count < 1000; count += 1) line.say({ type: 'key' });
+    latest().opens();
+    expect(latest().sent.length).toBeLessThan(30);
+  });
+
+  it('stays closed once it was closed, and says nothing any more', () => {
+    latest().opens();
+    line.close();
+    line.say({ type: 'dial' });
+    jest.advanceTimersByTime(10_000);
+    expect([FakeSocket.all.length, lost]).toEqual([1, 0]);
+    expect(latest().sent).toEqual(['{"type":"hello"}']);
+  });
+
+  it('hands on words and frames of voice, and drops frames of another length', () => {
+    latest().opens();
+    latest().onmessage({ data: '{"type":"call"}' });
+    latest().onmessage({ data: new ArrayBuffer(160) });
+    latest().onmessage({ data: new ArrayBuffer(77) });
+    expect(heard).toEqual([{ type: 'call' }, 160]);
+  });
+});
