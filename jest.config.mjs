@@ -14,6 +14,9 @@ const transform = { '^.+\\.[tj]s$': swc(false), '^.+\\.tsx$': swc(true) };
 /** Packages that ship as ES modules only, which Jest has to translate. */
 const transformIgnorePatterns = ['/node_modules/(?!(temporal-polyfill|temporal-utils|@bjorn3)/)'];
 
+const setUp = (path) => new URL(path, import.meta.url).pathname;
+const cases = setUp('core/src/testing/setUp.ts');
+
 const project = (name, more = {}) => ({
   displayName: name,
   rootDir: `<rootDir>/${name}`,
@@ -21,8 +24,16 @@ const project = (name, more = {}) => ({
   moduleNameMapper: { '^@locutor/core/(.*)$': '<rootDir>/../core/src/$1' },
   transform,
   transformIgnorePatterns,
-  setupFiles: [new URL('core/src/testing/setUp.ts', import.meta.url).pathname],
+  setupFiles: [cases],
   ...more,
 });
 
-export default { testTimeout: 30_000, projects: [project('core'), project('server'), project('web'), project('demo')] };
+export default {
+  testTimeout: 30_000,
+  projects: [
+    project('core'),
+    project('server'),
+    project('web', { setupFiles: [cases, setUp('web/src/testing/setUpDom.ts')] }),
+    project('demo'),
+  ],
+};

@@ -20,6 +20,7 @@ export class BrowserWindow {
     const context = await chromium.launchPersistentContext(folder, { ...options, ...contextOptions, ...launchOptions });
     // One page is always open, or the browser would end with the last one of a test.
     const [blank = await context.newPage()] = context.pages();
+    await openInWindows(context);
     return new BrowserWindow(context, await context.newCDPSession(blank), folder);
   }
 
@@ -40,3 +41,17 @@ export class BrowserWindow {
 
 /** All but the cache: what the application itself can write. */
 const storageTypes = 'cookies,local_storage,indexeddb,websql,service_workers,cache_storage,file_systems';
+
+/**
+ * Opens each page in a window of its own, as on somebody's own screen: a page behind another one in the same window is
+ * painted once a second, and every click on it waits for that.
+ */
+async function openInWindows(context: BrowserContext): Promise<void> {
+  const session = await context.browser()?.newBrowserCDPSession();
+  if (!session) throw new Error('The browser cannot be told to open windows');
+  context.newPage = async () => {
+    const opened = context.waitForEvent('page');
+    await session.send('Target.createTarget', { url: 'about:blank', newWindow: true });
+    return opened;
+  };
+}

@@ -27,6 +27,9 @@ function FrameInside() {
   const { pathname } = useLocation();
   const name = screens.find((screen) => pathname.startsWith(screen.to))?.name ?? 'On air';
   useEffect(() => {
+    document.documentElement.toggleAttribute('data-handset', isOpen);
+  }, [isOpen]);
+  useEffect(() => {
     document.title = `${name} · Locutor`;
   }, [name]);
   return (

@@ -108,7 +108,7 @@ function LineMenu() {
 function OnAirSentence() {
   const { line, hours, names, switched } = useDraftTools();
   const onAir = useOnAir(line);
-  const now = useNow(15_000);
+  const now = useNow(15_000, switched?.fromMs);
   const answering = onAir && answeringNow(onAir.attendant, hours, line.timeZone, names, now, switched);
   return (
     <Flex asChild align="center" gap="2" minW="0" borderRadius="md" px="2" py="1" _hover={{ bg: 'sunk' }}>

@@ -38,6 +38,8 @@ const config = defineConfig({
   globalCss: {
     'html, body': { bg: 'paper', color: 'ink', fontSize: '14px', lineHeight: '1.45' },
     '*:focus-visible': { outline: '2px solid {colors.petrol.focusRing}', outlineOffset: '1px' },
+    'html[data-handset]': { '@media (min-width: 48em)': { '--notices-right': '336px' } },
+    '[data-scope=toast][data-part=group]': { pointerEvents: 'none' },
     'html :where(*)': {
       '@media (prefers-reduced-motion: reduce)': { animation: 'none !important', transition: 'none !important' },
     },

@@ -92,7 +92,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   const kept = which === 'version' ? version : which === 'onAir' ? onAir : undefined;
   const [reading, setReading] = useState<string | null>(null);
   const [callerNumber, setCallerNumber] = useState('+1 207 555 0178');
-  const now = useNow(30_000);
+  const now = useNow(30_000, switched?.fromMs);
   const called = kept?.attendant ?? attendant;
   const moments = useMemo(
     () => callMoments(called, hours, line.timeZone, names, now, switched),

@@ -1,46 +1,17 @@
+import { FakeSocket } from '../testing/fakeSocket';
 import { LineSocket } from './lineSocket';
-
-/** The browser's socket, whose other end does what the spec says. */
-class FakeSocket {
-  static readonly OPEN = 1;
-  static all: FakeSocket[] = [];
-  readyState = 0;
-  readonly sent: unknown[] = [];
-  onopen: () => void = () => undefined;
-  onmessage: (event: { data: unknown }) => void = () => undefined;
-  onclose: () => void = () => undefined;
-
-  constructor(readonly url: string) {
-    FakeSocket.all.push(this);
-  }
-
-  send(data: unknown): void {
-    this.sent.push(data);
-  }
-
-  close(): void {
-    this.readyState = 3;
-    this.onclose();
-  }
-
-  opens(): void {
-    this.readyState = FakeSocket.OPEN;
-    this.onopen();
-  }
-}
 
 const heard: unknown[] = [];
 let lost: number;
 let line: LineSocket<{ type: string }, { type: string }>;
-const latest = (): FakeSocket => FakeSocket.all.at(-1) as FakeSocket;
+const latest = (): FakeSocket => FakeSocket.latest();
 
 beforeEach(() => {
   jest.useFakeTimers();
-  FakeSocket.all = [];
+  FakeSocket.install();
   heard.length = 0;
   lost = 0;
   Object.assign(globalThis, {
-    WebSocket: FakeSocket,
     window: { location: { protocol: 'http:', host: '127.0.0.1:4140' } },
   });
   line = new LineSocket('handset', {

@@ -125,9 +125,9 @@ function HoursOf({ kept, ownId, all }: Props) {
 
 /** The switch, beside the hours that it goes before. */
 function SwitchNow() {
-  const { line, attendant } = useDraft();
+  const { line, attendant, switched } = useDraft();
   const shown = useOnAir(line)?.attendant ?? attendant;
-  const now = useNow(15_000);
+  const now = useNow(15_000, switched?.fromMs);
   return (
     <Box as="section" aria-labelledby="switch-title" mt="8">
       <Heading as="h2" id="switch-title" fontSize="15px" fontWeight="600">

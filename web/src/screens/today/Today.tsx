@@ -15,7 +15,7 @@ import { whyWords } from './whyWords';
 export default function Today() {
   const { line, attendant, hours, names, switched } = useDraft();
   const onAir = useOnAir(line);
-  const now = useNow(15_000);
+  const now = useNow(15_000, switched?.fromMs);
   const shown = onAir?.attendant ?? attendant;
   const answering = answeringNow(shown, hours, line.timeZone, names, now, switched);
   const date = new Intl.DateTimeFormat(undefined, {
