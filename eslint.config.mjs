@@ -98,7 +98,10 @@ export default tseslint.config(
       '@typescript-eslint/no-useless-constructor': 'off',
     },
   },
-  { files: ['server/**/*.ts', 'scripts/*.mjs', 'e2e/**/*.ts', '*.mjs'], languageOptions: { globals: globals.node } },
+  {
+    files: ['server/**/*.ts', 'scripts/*.mjs', 'e2e/**/*.ts', '**/*.mjs', '*.cjs'],
+    languageOptions: { globals: globals.node },
+  },
   { files: ['scripts/*.mjs', 'e2e/**/*.ts'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
   { files: ['web/**'], ...hooks.configs.flat.recommended },
   { files: ['web/public/*.js'], languageOptions: { globals: globals.audioWorklet } },

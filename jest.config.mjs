@@ -28,10 +28,12 @@ const project = (name, more = {}) => ({
   ...more,
 });
 
+export const core = project('core');
+
 export default {
   testTimeout: 30_000,
   projects: [
-    project('core'),
+    core,
     project('server'),
     project('web', { setupFiles: [cases, setUp('web/src/testing/setUpDom.ts')] }),
     project('demo'),

@@ -34,7 +34,7 @@ export const checks = [
       check(
         program(output, 'prettier', [
           ...['--check', '.', '--log-level', 'warn'],
-          ...['--cache', '--cache-strategy', 'content', '--cache-location', cache('prettier')],
+          ...['--cache', '--cache-strategy', 'content', '--cache-location', cache('prettier.json')],
         ]),
       ),
   },

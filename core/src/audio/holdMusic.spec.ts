@@ -1,8 +1,11 @@
 import { holdMusicIds } from '../line';
-import { holdMusic, levelDb, lengthMs, peakOf, phoneRateHz } from '.';
+import { holdMusic, levelDb, lengthMs, peakOf, phoneRateHz, type Pcm } from '.';
 
 describe.each(holdMusicIds)('the hold music %s', (id) => {
-  const music = holdMusic(id, phoneRateHz);
+  let music: Pcm;
+  beforeAll(() => {
+    music = holdMusic(id, phoneRateHz);
+  });
 
   it('is a piece of some twenty seconds, neither clipped nor too quiet for a telephone', () => {
     expect(lengthMs(music)).toBeGreaterThan(14_000);
