@@ -19,7 +19,7 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     permissions: ['microphone'],
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-background-networking',

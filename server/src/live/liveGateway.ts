@@ -48,7 +48,8 @@ export class LiveGateway implements OnModuleDestroy {
   }
 
   private openerOf(path: string): ((socket: WebSocket) => void) | undefined {
-    if (path === '/api/live/handset') return (socket) => void new HandsetSocket(socket, this.line, this.scripts, this.clock);
+    if (path === '/api/live/handset')
+      return (socket) => void new HandsetSocket(socket, this.line, this.scripts, this.clock);
     if (path === '/api/live/board') return (socket) => void new BoardSocket(socket, this.line, this.clock);
     const person = /^\/api\/live\/desk\/([^/]+)$/.exec(path)?.[1];
     const id = person ? decodeURIComponent(person) : '';

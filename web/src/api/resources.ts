@@ -175,8 +175,9 @@ export const useAccepted = (lineId: LineId): readonly AcceptedFinding[] =>
   useSWR<readonly AcceptedFinding[]>(`/api/lines/${lineId}/proof/accepted`, api).data ?? none;
 /** Names of people who have left. */
 export const useLeavers = (): readonly string[] => useSWR<readonly string[]>('/api/leavers', api).data ?? none;
-export const useRehearsals = (lineId: LineId) =>
-  useSWR<readonly KeptRehearsal[]>(`/api/lines/${lineId}/rehearsals`, api);
+/** Of no line there are none. */
+export const useRehearsals = (lineId: LineId | null) =>
+  useSWR<readonly KeptRehearsal[]>(lineId && `/api/lines/${lineId}/rehearsals`, api);
 export const usePlanned = (lineId: LineId): Planned | null =>
   useSWR<{ readonly planned: Planned | null }>(`/api/lines/${lineId}/planned`, api, { refreshInterval: 5000 }).data
     ?.planned ?? null;

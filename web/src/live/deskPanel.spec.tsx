@@ -37,7 +37,12 @@ beforeEach(() => {
   jest.useFakeTimers({ now: nowMs });
   FakeSocket.install();
   new FakeServer()
-    .on('GET', '/api/people', { body: [{ id: noor, name: 'Noor Haldane' }, { id: priya, name: 'Priya Castellanos' }] })
+    .on('GET', '/api/people', {
+      body: [
+        { id: noor, name: 'Noor Haldane' },
+        { id: priya, name: 'Priya Castellanos' },
+      ],
+    })
     .on('GET', '/api/groups', { body: [{ id: desk, name: 'Front desk' }] })
     .on('GET', '/api/queues', { body: [{ id: rush, name: 'Launch line' }] });
   show(<DeskPanel personId={noor} names={names} rings={false} />);
@@ -62,7 +67,9 @@ describe('a desk phone that is connected', () => {
   beforeEach(() => act(() => FakeSocket.latest().opens()));
 
   it('shows who rings, for how long and by which way, and answers or declines', () => {
-    shows({ doing: { type: 'rung', call, of: desk, number: null, sinceMs: nowMs - 7000, isAccepting: false } as DeskDoing });
+    shows({
+      doing: { type: 'rung', call, of: desk, number: null, sinceMs: nowMs - 7000, isAccepting: false } as DeskDoing,
+    });
     expect(screen.getByText('+1 207 555 0178')).toBeTruthy();
     expect(screen.getByText('Front desk · a menu, key 2')).toBeTruthy();
     expect(screen.getByText('0:07')).toBeTruthy();
@@ -170,7 +177,10 @@ describe('a desk phone that is connected', () => {
     expect(queue.getByText('0:30')).toBeTruthy();
     press('Pick +1 207 555 0178');
     expect(said()).toEqual({ type: 'pick', callId: call.callId });
-    shows({ queues: [{ queueId: rush, waiting }], doing: { type: 'talking', call, of: null, sinceMs: nowMs, isOnHold: false } });
+    shows({
+      queues: [{ queueId: rush, waiting }],
+      doing: { type: 'talking', call, of: null, sinceMs: nowMs, isOnHold: false },
+    });
     expect(screen.getByRole('button', { name: /^Pick/ }).hasAttribute('disabled')).toBe(true);
     shows({ queues: [{ queueId: rush, waiting: [] }] });
     expect(queue.getByText('nobody waits')).toBeTruthy();

@@ -24,7 +24,7 @@ export function Notices() {
           color="paper"
           alignItems="center"
           pointerEvents="none"
-          w={{ base: "calc(100vw - 32px)", md: "360px" }}
+          w={{ base: 'calc(100vw - 32px)', md: '360px' }}
         >
           <Stack flex="1" gap="1">
             <Toast.Title fontWeight="500">{toast.title}</Toast.Title>
@@ -33,7 +33,12 @@ export function Notices() {
             <Toast.ActionTrigger asChild>
               <Button
                 pointerEvents="auto"
-                size="xs" variant="outline" color="paper" borderColor="paper" _hover={{ bg: 'transparent' }}>
+                size="xs"
+                variant="outline"
+                color="paper"
+                borderColor="paper"
+                _hover={{ bg: 'transparent' }}
+              >
                 {toast.action.label}
               </Button>
             </Toast.ActionTrigger>

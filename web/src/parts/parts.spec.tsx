@@ -40,15 +40,18 @@ describe('a number in a sentence', () => {
     expect(field().getAttribute('aria-invalid')).toBe('false');
   });
 
-  it.each(['', '4', '61', '2.5', '-7', 'ten'])('does not take “%s”, says so, and shows the number again when left', (text) => {
-    type(text);
-    expect(changes).toEqual([]);
-    expect(field().getAttribute('aria-invalid')).toBe('true');
-    expect(field().value).toBe(text);
-    fireEvent.blur(field());
-    expect(field().value).toBe('20');
-    expect(field().getAttribute('aria-invalid')).toBe('false');
-  });
+  it.each(['', '4', '61', '2.5', '-7', 'ten'])(
+    'does not take “%s”, says so, and shows the number again when left',
+    (text) => {
+      type(text);
+      expect(changes).toEqual([]);
+      expect(field().getAttribute('aria-invalid')).toBe('true');
+      expect(field().value).toBe(text);
+      fireEvent.blur(field());
+      expect(field().value).toBe('20');
+      expect(field().getAttribute('aria-invalid')).toBe('false');
+    },
+  );
 
   it('is stepped with the arrow keys, and stops at its ends', () => {
     fireEvent.keyDown(field(), { key: 'ArrowUp' });

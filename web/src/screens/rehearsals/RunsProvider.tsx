@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { RunsContext, useRunning } from './useRuns';
 
-/** Keeps the rehearsals running after every edit, for all screens inside. */
+/** Runs the rehearsals after every edit, for whichever screens inside show them. */
 export function RunsProvider({ children }: { readonly children: ReactNode }) {
   return <RunsContext value={useRunning()}>{children}</RunsContext>;
 }
