@@ -38,6 +38,11 @@ describe('the ends of a recording', () => {
     expect(pcm.samples).toEqual(recording.samples);
   });
 
+  it('are cut at the one where it is silent, also when the other begins or ends with words', () => {
+    expect(trimEnds(sound([-20, 400], [none, 700]))).toMatchObject({ startMs: 0, endMs: 560 });
+    expect(trimEnds(sound([none, 500], [-20, 400]))).toMatchObject({ startMs: 440, endMs: 0 });
+  });
+
   it('are told in ms at any rate, also where the last piece is a part of a window only', () => {
     const recording = joinPcm([silence(44_100, 0.3), tone(-20, 200, 44_100), silence(44_100, 0.2037)], 44_100);
     const { pcm, startMs, endMs } = trimEnds(recording, whole);

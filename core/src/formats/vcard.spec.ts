@@ -42,6 +42,17 @@ describe('a contact card that is read', () => {
     });
   });
 
+  it('takes nothing for a number or an address that is something else', () => {
+    const card = read('VERSION:3.0', 'FN:212', 'NOTE;TYPE=cell:213', 'X-ROOM:214');
+    expect(card).toMatchObject({ name: '212', extension: '', mobile: '', email: '' });
+    expect(read('VERSION:3.0', 'NOTE:nobody')).toMatchObject({ name: '' });
+  });
+
+  it('has its numbers without the spaces around them', () => {
+    expect(read('VERSION:3.0', 'FN:Noor', 'TEL;TYPE=cell: +1 207 555 0161 ')?.mobile).toBe('+1 207 555 0161');
+    expect(read('VERSION:3.0', 'FN:Noor', 'TEL;TYPE=work: 212 ')?.extension).toBe('212');
+  });
+
   it('has a name of its parts where it has none as a whole', () => {
     expect(read('VERSION:3.0', 'N:Haldane;Noor;;;')?.name).toBe('Noor Haldane');
     expect(read('VERSION:3.0', 'N:Haldane;;;;')?.name).toBe('Haldane');
@@ -161,6 +172,8 @@ describe('contact cards that are written', () => {
       [noor.name, '212', '+12075550161'],
       [ada.name, '230', ''],
     ]);
+    expect(writeVcards([noor, ada])).toContain('END:VCARD\r\nBEGIN:VCARD');
+    expect(lines({ ...noor, name: 'Noor  Haldane' })).toContain('N:Haldane;Noor;;;');
     expect(writeVcards([])).toBe('');
   });
 });

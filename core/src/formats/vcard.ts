@@ -58,7 +58,7 @@ function cardOf({ name, extension, email, mobile, saidAs }: Person): InstanceTyp
 
 /** Cards of version 2.1 made like those of 3.0: bare types named, quoted-printable text decoded. */
 function plain(text: string): string {
-  const joined = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  const joined = text.replace(/\r\n?/g, '\n');
   // A line of quoted-printable text goes on after a "=" at its end.
   const unfolded = joined.replace(/^([^\n:]*ENCODING=QUOTED-PRINTABLE[^\n:]*:(?:[^\n]*=\n)*[^\n]*)/gim, (line) =>
     line.replace(/=\n/g, ''),
@@ -68,14 +68,11 @@ function plain(text: string): string {
 
 function plainLine(line: string): string {
   const [, head = '', value = ''] = /^([^:]*):(.*)$/.exec(line) ?? [];
-  if (head.toUpperCase() === 'VERSION' && value.trim() === '2.1') return 'VERSION:3.0';
   const [name = '', ...parameters] = head.split(';');
   if (parameters.length === 0 || /^\s/.test(line)) return line;
   const isQuoted = parameters.some((each) => /^(ENCODING=)?QUOTED-PRINTABLE$/i.test(each));
   const charset = parameters.find((each) => /^CHARSET=/i.test(each))?.slice(8) ?? 'utf-8';
-  const kept = parameters
-    .filter((each) => !/^(ENCODING=|CHARSET=|QUOTED-PRINTABLE$|PREF$)/i.test(each))
-    .map((each) => (each.includes('=') ? each : `TYPE=${each}`));
+  const kept = parameters.map((each) => (each.includes('=') ? each : `TYPE=${each}`));
   return `${[name, ...kept].join(';')}:${isQuoted ? unquoted(value, charset) : value}`;
 }
 
