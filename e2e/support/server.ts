@@ -1,6 +1,6 @@
 import { fork, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { createServer, type AddressInfo } from 'node:net';
+import { createServer } from 'node:net';
 import { cpSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
@@ -15,11 +15,7 @@ export class ServerHost {
   private constructor(readonly port: number) {}
 
   static async start(): Promise<ServerHost> {
-    const free = createServer().listen(0, '127.0.0.1');
-    await once(free, 'listening');
-    const { port } = free.address() as AddressInfo;
-    free.close();
-    return new ServerHost(port);
+    return new ServerHost(await freePort());
   }
 
   async ask(task: Task): Promise<string> {
@@ -86,5 +82,20 @@ export class TestServer {
       server.on('exit', (code) => resolve(code));
       server.kill(signal);
     });
+  }
+}
+
+/** Below those that connections take by themselves: one of them could take ours while no server listens. */
+const ports = { from: 20_000, to: 32_000 } as const;
+
+async function freePort(): Promise<number> {
+  for (;;) {
+    const port = ports.from + Math.floor(Math.random() * (ports.to - ports.from));
+    const socket = createServer();
+    const isFree = await new Promise<boolean>((resolve) => {
+      socket.once('error', () => resolve(false));
+      socket.listen(port, '127.0.0.1', () => socket.close(() => resolve(true)));
+    });
+    if (isFree) return port;
   }
 }

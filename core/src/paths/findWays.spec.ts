@@ -224,6 +224,12 @@ describe('a queue on a way', () => {
     expect(way.personMs).toEqual({ soonestMs: 0, latestMs: 180_000 });
   });
 
+  it('is answered at once where its members answer', () => {
+    const way = first([wait, ...message], {}, { staff: 'answers' });
+    expect(way.personMs).toEqual({ soonestMs: 0, latestMs: 0 });
+    expect(way.end).toEqual({ type: 'talks', target: { type: 'queue', queueId: launchQueue.id } });
+  });
+
   it.each<[StaffDoes, string, boolean]>([
     ['noAnswer', 'message', true],
     ['busy', 'message', false],
@@ -248,6 +254,56 @@ describe('a queue on a way', () => {
 });
 
 describe('other steps on a way', () => {
+  it('go round in a circle where named paths lead to each other, and not where one is followed twice', () => {
+    const [one, two] = [namedPathId.create('one'), namedPathId.create('two')];
+    const by = (oneSteps: Path, twoSteps: Path): CallScript => {
+      const start = answering([{ type: 'followPath', pathId: one }, { type: 'followPath', pathId: one }, ...message]);
+      const paths = [
+        { id: one, name: 'One', steps: oneSteps },
+        { id: two, name: 'Two', steps: twoSteps },
+      ];
+      return boatyard.withAttendant({ ...start.lines[0]!.attendant, paths }, start);
+    };
+    const follow = (pathId: typeof one): Path => [{ type: 'followPath', pathId }];
+    expect(ways(by(follow(two), follow(one))).ways[0]?.end).toEqual({ type: 'circle' });
+    expect(ways(by([ringFor(noor.id, 10)], [])).ways[0]?.end.type).toBe('message');
+  });
+
+  it('are about the very box, greeting, hours or line they name, not about the first there is', () => {
+    const other = { ...office, id: 'box:other' as typeof office.id, longestMessageSeconds: 5 };
+    const boxes = [other, { ...office, longestMessageSeconds: 12, greetingId: 'greeting:two' as never }];
+    const greetings = ['one', 'two'].map((id) => ({ id: `greeting:${id}`, words: `${id}.`, voice: 'slt' })) as never;
+    const way = first(message, { boxes, greetings });
+    expect([rows(way)[0]?.[0], rows(way).at(-1)]).toEqual(['two.', ['message', 12_000]]);
+    expect(way.end).toEqual({ type: 'message', boxId: office.id });
+    const people = [{ ...noor, hoursId: never.id }];
+    expect(
+      first([ringFor(noor.id, 10), ...message], { people, hours: [{ ...hours, id: hoursId.create('x') }, never] }),
+    ).toMatchObject({ personMs: null });
+    const twoLines = { lines: [...answering(message).lines, { ...boatyard.line, id: boatyard.shedLine }] };
+    const toShed: Path = [{ type: 'toLine', lineId: boatyard.shedLine }];
+    const by = answering(toShed);
+    expect(ways({ ...by, lines: [...by.lines, twoLines.lines[1]!] }).ways[0]?.end).toEqual({
+      type: 'line',
+      lineId: boatyard.shedLine,
+    });
+  });
+
+  it('pass over a hand-over to a number that is none', () => {
+    const to = { type: 'number' as const, number: 'nowhere' };
+    expect(first([{ type: 'handOver', to, before: 'We hand you over.' }, ...message]).end.type).toBe('message');
+  });
+
+  it('take the beep of the step before that of the box', () => {
+    const spoken = (stepBeep: boolean | null, boxBeep: boolean): number =>
+      first([{ type: 'takeMessage', boxId: office.id, ...messageDefaults, beep: stepBeep }], {
+        boxes: [{ ...office, beep: boxBeep }],
+      }).stretches.at(-1)!.fromMs;
+    const [silent, beeped] = [spoken(false, false), spoken(true, true)];
+    expect(beeped - silent).toBe(400);
+    expect([spoken(false, true), spoken(true, false), spoken(null, true)]).toEqual([silent, beeped, beeped]);
+  });
+
   it('take a message after the box’s greeting, with a beep where it is wanted, as long as the box lets them', () => {
     const take = (beep: boolean | null): Path => [{ type: 'takeMessage', boxId: office.id, ...messageDefaults, beep }];
     const box = (more: object) => ({ boxes: [{ ...office, ...more }] });
@@ -349,6 +405,7 @@ describe('the ways on from a menu', () => {
     const wholeMs = ways(menu({})).ways[0]!.menu.at(-1)!.fromMs;
     const silence = (more: Partial<Menu>) => of(menu({ waitSeconds: 5, ...more }), 'silence').fromMs;
     expect(silence({ silentRounds: 1 })).toBe(wholeMs + 5000);
+    expect(of(menu({ waitSeconds: 5, silentRounds: 1 }), 'silence').quickFromMs).toBe(wholeMs + 5000);
     const between = silence({ silentRounds: 2, silenceWords: 'Still there?' }) - 2 * (wholeMs + 5000);
     expect(between).toBeGreaterThanOrEqual(1000);
     expect(silence({ silentRounds: 3, silenceWords: 'Still there?' })).toBe(3 * (wholeMs + 5000) + 2 * between);
@@ -359,6 +416,10 @@ describe('the ways on from a menu', () => {
     const wholeMs = ways(menu({})).ways[0]!.menu.at(-1)!.fromMs;
     const wrong = (more: Partial<Menu>) => of(menu({ wrongKeyWords: '', ...more }), 'wrongKey');
     expect(wrong({ wrongKeys: 1 })).toMatchObject({ fromMs: wholeMs, quickFromMs: 0 });
+    const told = { wrongKeys: 2, wrongKeyWords: 'Not that one.', silenceWords: 'Are you still there? Hello? Hello?' };
+    expect(wrong(told).fromMs).toBe(2 * wholeMs + wrong({ ...told, keysDuringGreeting: true }).quickFromMs);
+    expect(wrong(told).quickFromMs).toBeLessThan(2000);
+    expect(wrong(told).quickFromMs).toBeGreaterThanOrEqual(1000);
     expect(wrong({ wrongKeys: 3 })).toMatchObject({ fromMs: 3 * wholeMs, quickFromMs: 0 });
     expect(wrong({ wrongKeys: 1, keysDuringGreeting: false }).quickFromMs).toBeGreaterThan(0);
   });
@@ -368,6 +429,11 @@ describe('the ways on from a menu', () => {
     const waits = (by: CallScript): number => of(by, '2').quickFromMs;
     expect(waits(menu({ extensions: { waitSeconds: 4 } }))).toBe(4000);
     expect(waits(menu({ extensions: null }))).toBe(0);
+    const heard = of(menu({ extensions: null }), '2').fromMs;
+    expect(of(menu({ extensions: { waitSeconds: 4 } }), '2').fromMs).toBe(heard + 4000);
+    const mixed = [...people, { ...personDefaults, id: personId.create('two'), name: 'Two', extension: '251' }];
+    const by = { ...menu({ extensions: { waitSeconds: 4 } }), people: mixed };
+    expect([of(by, '2').quickFromMs, of(by, '1').quickFromMs]).toEqual([4000, 0]);
     expect(of({ ...menu({ extensions: { waitSeconds: 4 } }), people }, '1').quickFromMs).toBe(0);
   });
 
@@ -376,6 +442,25 @@ describe('the ways on from a menu', () => {
     expect(rows(fuel)).toEqual([['The fuel dock opens at eight.', 1000]]);
     expect(fuel.stretches[0]).toMatchObject({ sheetId: fuelId });
     expect(fuel.end).toEqual({ type: 'again', sheetId: welcomeId });
+  });
+
+  it('go back from an announcement to the menu it was reached from, and nowhere where there was none', () => {
+    const news = { ...findSheet(boatyard.attendant, fuelId)!, afterPath: [{ type: 'back' as const }, ...message] };
+    const sheets = [welcome, ...others.map((sheet) => (sheet.id === fuelId ? news : sheet))] as Attendant['sheets'];
+    expect(of(changed({ ...boatyard.attendant, sheets }), '2').end).toEqual({ type: 'again', sheetId: welcomeId });
+    const straight: Path = [{ type: 'goTo', sheetId: fuelId }];
+    const by = changed({ ...boatyard.attendant, sheets, answering: { rules: [], otherwise: straight } });
+    expect(ways(by).ways[0]?.end.type).toBe('message');
+    const again = { ...news, afterPath: [{ type: 'sayAgain' as const }] };
+    const saying = [welcome, ...others.map((sheet) => (sheet.id === fuelId ? again : sheet))] as Attendant['sheets'];
+    expect(of(changed({ ...boatyard.attendant, sheets: saying }), '2').end).toEqual({ type: 'again', sheetId: fuelId });
+  });
+
+  it('go back from the first menu to itself', () => {
+    const options = [
+      { key: '9' as const, label: 'back', readOut: true, path: [{ type: 'back' as const }, ...message] },
+    ];
+    expect(of(menu({ options }), '9').end).toEqual({ type: 'again', sheetId: welcomeId });
   });
 
   it('go back to the menu before the one they are in', () => {
