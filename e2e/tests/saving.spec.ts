@@ -18,11 +18,14 @@ test.describe('a fresh line', () => {
     await words.fill('Words typed while nobody listens.');
     await expect(page.getByRole('alert')).toContainText('Locutor’s server does not answer');
 
+    // The page saves again as soon as it can: not before it was looked at what the server has kept.
+    await page.route('**/draft', (route) => route.abort());
     await server.start();
     const draft = await draftOf(page, server.url);
     expect(draft.attendant.sheets[0]?.openingWords).toBe('Third words.');
 
     // What could not be saved meanwhile was kept in the browser and follows by itself.
+    await page.unroute('**/draft');
     await saved(page);
     await page.reload();
     await expect(words).toHaveText('Words typed while nobody listens.');
