@@ -53,12 +53,12 @@ export class HandClock extends Clock {
   }
 
   /** Lets time pass until something is found, and gives it back. @throws Error when it is not within so much time. */
-  async until<Found>(look: () => Found | undefined, withinMs: number): Promise<Found> {
+  async until<Found>(look: () => Found | undefined | Promise<Found | undefined>, withinMs: number): Promise<Found> {
     const endMs = this.passedMs + withinMs;
     // What comes over sockets and from the disk takes real time: once the clock has passed, that is waited for a while.
     const giveUpMs = Date.now() + 20_000;
     for (;;) {
-      const found = look();
+      const found = await look();
       if (found !== undefined) return found;
       if (this.passedMs < endMs) await this.pass(lookEveryMs);
       else if (Date.now() < giveUpMs) await turn();
