@@ -12,14 +12,16 @@ const againAfterMs = 1000;
 const mostUnsaid = 20;
 
 /**
- * A socket to the live line that opens itself again when it is lost. What is said while it is not open, as by somebody who
- * is quick to press a button on a page just loaded, is said as soon as it is.
+ * A socket to the live line that opens itself again when it is lost. What is said before it was ever open, as by somebody
+ * who is quick to press a button on a page just loaded, is said as soon as it is. What is said while it is lost is not: an
+ * answer or a key that comes late would be for another call.
  */
 export class LineSocket<Says, Hears> {
   private socket: WebSocket | null = null;
   private isClosed = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private unsaid: Says[] = [];
+  private wasOpen = false;
 
   constructor(
     private readonly path: string,
@@ -28,7 +30,7 @@ export class LineSocket<Says, Hears> {
 
   say(message: Says): void {
     if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
-    else if (!this.isClosed && this.unsaid.length < mostUnsaid) this.unsaid.push(message);
+    else if (!this.wasOpen && !this.isClosed && this.unsaid.length < mostUnsaid) this.unsaid.push(message);
   }
 
   sendVoice(frame: Uint8Array<ArrayBuffer>): void {
@@ -48,6 +50,7 @@ export class LineSocket<Says, Hears> {
     const socket = new WebSocket(`${protocol === 'https:' ? 'wss' : 'ws'}://${host}/api/live/${this.path}`);
     socket.binaryType = 'arraybuffer';
     socket.onopen = () => {
+      this.wasOpen = true;
       this.listener.onOpen?.();
       for (const message of this.unsaid.splice(0)) this.say(message);
     };
