@@ -88,6 +88,16 @@ describe('what a worker makes', () => {
     logged.mockRestore();
   });
 
+  it('is nothing again once nothing is asked, also when the same is asked later', () => {
+    const { result, rerender } = asking('one');
+    settle();
+    FakeWorker.all[0]?.makes('ONE');
+    rerender({ asked: undefined });
+    expect(result.current).toBeUndefined();
+    rerender({ asked: 'one' });
+    expect(result.current).toBeUndefined();
+  });
+
   it('is given up with whoever asked', () => {
     const { unmount } = asking('one');
     settle();

@@ -5,10 +5,12 @@ const settledMs = 250;
 
 /**
  * What a worker makes of something, always of the last thing it was asked: work on an earlier one is given up. What was
- * made before stays until the new one is there; undefined until the first is.
+ * made before stays until the new one is there; undefined until the first is, and again once nothing is asked.
  */
 export function useWorker<Asked, Made>(start: () => Worker, asked: Asked | undefined): Made | undefined {
   const [made, setMade] = useState<Made>();
+  // Whoever asks again later must not see what was so before.
+  if (asked === undefined && made !== undefined) setMade(undefined);
   useEffect(() => {
     if (asked === undefined) return undefined;
     let worker: Worker | null = null;
