@@ -49,6 +49,7 @@ export {
   type HoursContent,
   type HoursProblem,
 } from './hours';
+export { mergeHours, type EditedHours } from './mergeHours';
 export { minutesOfDay, weekdays, type DaySpan, type Period, type Weekday, type WeekSpan } from './week';
 export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
 export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallInstant, wallTime, type Running } from './running';
@@ -85,6 +86,7 @@ export {
   type YearsCompared,
   type YearSum,
 } from './compareHours';
+export { describeHoursClashes } from './words/clash.en';
 export { describeHoursDifference, lengthWords, weekdaysWords } from './words/differences.en';
 export {
   dayGroups,

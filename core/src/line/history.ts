@@ -1,6 +1,6 @@
 import type { Attendant } from './attendant';
 import { applyEdit } from './edits/applyEdit';
-import { isSame } from './differences';
+import { isSame } from '../merging';
 import type { Edit } from './edits/edit';
 import { pathAt, slotKey } from './slot';
 import type { Path, Step } from './step';

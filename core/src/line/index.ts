@@ -124,7 +124,9 @@ export {
   queueReasonWords,
   type Names,
 } from './words/en';
-export { differences, isSame, type Difference } from './differences';
+export { differences, type Difference } from './differences';
+export { mergeAttendants } from './mergeAttendants';
+export { describeAttendantClashes } from './words/clash.en';
 export { differencesInWords, type ToldDifference } from './words/differences.en';
 export { pathSentence, sheetLines, type SheetLine } from './words/sheetLines.en';
 export { holdMusicIds, holdMusicPieces, usualHoldMusic, type HoldMusicId } from './holdMusic';

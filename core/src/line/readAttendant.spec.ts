@@ -6,11 +6,11 @@ import {
   describeUse,
   differences,
   greetingsUsed,
-  isSame,
   readAttendant,
   schemaVersion,
   usesOf,
 } from '.';
+import { isSame } from '../merging';
 import { upgradeDocument } from './upgrades/upgradeDocument';
 import { upgrades } from './upgrades';
 import type { Upgrade } from './upgrades/upgrade';

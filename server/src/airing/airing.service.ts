@@ -4,13 +4,13 @@ import { spokenFacts, type CallScript } from '@locutor/core/call';
 import { firstCalls } from '@locutor/core/firstCalls';
 import {
   greetingsUsed,
-  isSame,
   takesUsed,
   type Attendant,
   type Greeting,
   type LineId,
   type RecordedTake,
 } from '@locutor/core/line';
+import { isSame } from '@locutor/core/merging';
 import { sheetSentences } from '@locutor/core/speech';
 import { DataSource, type EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock';

@@ -1,4 +1,5 @@
-import { differences, greetingsUsed, isSame, type Difference } from '@locutor/core/line';
+import { differences, greetingsUsed, type Difference } from '@locutor/core/line';
+import { isSame } from '@locutor/core/merging';
 import { useMemo } from 'react';
 import { useGreetings, useOnAir } from '../api/resources';
 import { useDraftTools, useLateAttendant } from './DraftProvider';

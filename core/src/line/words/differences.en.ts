@@ -1,5 +1,5 @@
 import type { Attendant } from '../attendant';
-import { isSame } from '../differences';
+import { isSame } from '../../merging';
 import type { SheetId } from '../ids';
 import { pathsOf, slotKey, sheetOfSlot } from '../slot';
 import { describeSlot, type Names } from './en';

@@ -1,7 +1,7 @@
 import { showPhoneNumber, type QueueReason } from '../../directory';
 import { unreachable } from '../../result';
 import { findNamedPath, findSheet, type Attendant } from '../attendant';
-import { isSame } from '../differences';
+import { isSame } from '../../merging';
 import type { Edit, SetMenuSettings, SetPath, WordsPart } from '../edits/edit';
 import type { DocumentProblem } from '../readAttendant';
 import type { NamedPathId, SheetId } from '../ids';

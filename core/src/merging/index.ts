@@ -1,0 +1,4 @@
+export { isSame } from './isSame';
+export { merge, orderOf, type Clash, type Merged, type Side } from './merge';
+export { groupsBy, itemsBy, membersOf, whole, type Shape } from './shape';
+export type { ToldClash } from './told';
