@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, saved, startLine, test } from '../support/test';
 
 test.describe('a fresh line', () => {
@@ -45,23 +45,44 @@ test.describe('a fresh line', () => {
   });
 });
 
-test('two windows editing at once: neither is overwritten unasked', async ({ page, context, server }) => {
+test('two windows editing one draft at once: both changes are kept, and either can be taken back', async ({
+  page,
+  context,
+  server,
+}) => {
   await page.goto(`${server.url}/script`);
   const other = await context.newPage();
   await other.goto(`${server.url}/script`);
-  await page.getByRole('textbox', { name: 'Opening words' }).fill('From the first window.');
-  await saved(page);
-  await other.getByRole('textbox', { name: 'Closing words' }).fill('From the second window.');
-  const notice = other.getByRole('alert').filter({ hasText: 'changed in another window' });
-  await expect(notice).toBeVisible();
-  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveText('From the second window.');
-
-  await other.getByRole('button', { name: /Take the other/ }).click();
-  await expect(other.getByRole('textbox', { name: 'Opening words' })).toHaveText('From the first window.');
-  await other.getByRole('button', { name: /^Undo/ }).click();
-  await expect(other.getByRole('textbox', { name: 'Closing words' })).toHaveText('From the second window.');
+  const [mine, theirs] = [page, other].map((each) => ({
+    opening: each.getByRole('textbox', { name: 'Opening words' }),
+    closing: each.getByRole('textbox', { name: 'Closing words' }),
+  })) as [Sheet, Sheet];
+  const before = await mine.opening.innerText();
+  // The other window saves only after this one has.
+  await other.route('**/draft', async (route) => {
+    if (route.request().method() === 'PUT') await expect(mine.opening).toHaveText('From the first window.');
+    if (route.request().method() === 'PUT') await saved(page);
+    await route.continue();
+  });
+  await theirs.closing.fill('From the second window.');
+  await mine.opening.fill('From the first window.');
+  for (const each of [mine, theirs]) {
+    await expect(each.opening).toHaveText('From the first window.');
+    await expect(each.closing).toHaveText('From the second window.');
+  }
+  await expect(other.getByText(/changed in another window too .*Both changes are kept/)).toBeVisible();
   await saved(other);
+  await other.getByRole('button', { name: 'Take the other back' }).click();
+  for (const each of [mine, theirs]) await expect(each.opening).toHaveText(before);
+  await expect(mine.closing).toHaveText('From the second window.');
+  const kept = (await draftOf(page, server.url)).attendant.sheets[0];
+  expect(kept?.openingWords).toBe(before);
 });
+
+interface Sheet {
+  readonly opening: Locator;
+  readonly closing: Locator;
+}
 
 test('undo and redo name what they do, and typing is one step', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);

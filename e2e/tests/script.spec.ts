@@ -170,7 +170,7 @@ test('outside numbers are read as they are typed; the line’s own is a fault', 
 test('a key that is the first digit of extensions is moved in a click', async ({ page, server }) => {
   await page.goto(`${server.url}/script/sheet:welcome`);
   await expect(page.getByText('Key 2 waits 2 s before it acts.')).toBeVisible();
-  await page.getByRole('button', { name: 'Move key 2 to 6' }).click();
+  await page.getByRole('listitem', { name: 'Key 2' }).getByRole('button', { name: 'Move key 2 to 6' }).click();
   await expect(page.getByLabel('What key 6 is for')).toHaveValue('haul-out, launch and repairs');
   await expect(page.getByText('No key of this menu has to wait.')).toBeVisible();
   await expect(page.getByRole('banner')).toContainText(/Proof (clean|\d+ tip)/);

@@ -5,6 +5,7 @@ import { AccessGuard } from './access/accessGuard';
 import { AudioModule } from './audio/audio.module';
 import { BoxesModule } from './boxes/boxes.module';
 import { CallerListsModule } from './callerLists/callerLists.module';
+import { ChangesModule } from './changes/changes.module';
 import { ClockModule } from './clock/clock.module';
 import type { Config } from './config';
 import { ContactsModule } from './contacts/contacts.module';
@@ -47,6 +48,7 @@ export class AppModule {
         TypeOrmModule.forRoot(dataSourceOptions(config.dataDir)),
         AudioModule.for(config),
         ClockModule,
+        ChangesModule,
         UsesModule,
         ExtensionsModule,
         StartModule,

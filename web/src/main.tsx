@@ -9,14 +9,20 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { ThemeProvider } from 'next-themes';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
+import { Mishap } from './app/Mishap';
 import { system } from './app/theme';
+import { SaversProvider } from './saving/savers';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root');
 createRoot(root).render(
   <ChakraProvider value={system}>
     <ThemeProvider attribute="class" disableTransitionOnChange>
-      <App />
+      <SaversProvider>
+        <Mishap>
+          <App />
+        </Mishap>
+      </SaversProvider>
     </ThemeProvider>
   </ChakraProvider>,
 );

@@ -23,7 +23,7 @@ export {
   type MonthDay,
   type Nth,
 } from './calendar';
-export { readSeasons, readSpecialDates, type NotHours } from './readHours';
+export { readHours, readSeasons, readSpecialDates, type NotHours } from './readHours';
 export { isInSeason, longestSeasonName, seasonOn, type Season } from './season';
 export {
   closedAllDay,

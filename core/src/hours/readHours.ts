@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { right, wrong, type Result } from '../result';
-import { periodId, seasonId, specialDateId } from './ids';
+import { hoursId, periodId, seasonId, specialDateId } from './ids';
 import { longestSeasonName, type Season } from './season';
 import { moves, specialLimits, type SpecialDate } from './specialDate';
-import { mostSeasons, mostWeekSpans } from './hours';
+import { longestPeriodName, mostPeriods, mostSeasons, mostWeekSpans, type Hours } from './hours';
 
-/** What came is not made as seasons or special dates are. */
+/** What came is not made as hours, seasons or special dates are. */
 export interface NotHours {
   readonly type: 'notHours';
   /** Where in it, such as `0.when.month`. */
@@ -57,6 +57,20 @@ const special = z.strictObject({
   ]),
   words: z.string().max(specialLimits.words + 1),
 });
+
+const hours = z.object({
+  id: id(hoursId),
+  name: z.string().max(longestPeriodName + 1),
+  periods: z.array(z.object({ id: id(periodId), name: z.string().max(longestPeriodName + 1) })).max(mostPeriods + 1),
+  week: season.shape.week,
+  seasons: z.array(season).max(mostSeasons + 1),
+  special: z.array(special).max(specialLimits.most + 1),
+});
+
+/** Whole hours as they come from outside, checked for their shape only. */
+export function readHours(raw: unknown): Result<Hours, NotHours> {
+  return read(hours, raw);
+}
 
 /** Seasons as they come from outside, checked for their shape only. */
 export function readSeasons(raw: unknown): Result<readonly Season[], NotHours> {

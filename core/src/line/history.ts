@@ -2,6 +2,7 @@ import type { Attendant } from './attendant';
 import { applyEdit } from './edits/applyEdit';
 import { isSame } from '../merging';
 import type { Edit } from './edits/edit';
+import { mergeAttendants } from './mergeAttendants';
 import { pathAt, slotKey } from './slot';
 import type { Path, Step } from './step';
 
@@ -50,6 +51,28 @@ export function redo(history: History): History {
   const change = history.undone.at(-1);
   if (!change) return history;
   return { present: change.after, done: [...history.done, change], undone: history.undone.slice(0, -1) };
+}
+
+/**
+ * The history of a document under which another window's changes were put: undoing takes back what was done here, and
+ * nothing else.
+ *
+ * @param base what both windows began from
+ * @param present what the two came to
+ */
+export function rebaseHistory(history: History, base: Attendant, theirs: Attendant, present: Attendant): History {
+  const known = new Map<Attendant, Attendant>([[history.present, present]]);
+  const rebased = (attendant: Attendant): Attendant => {
+    const found = known.get(attendant) ?? mergeAttendants(base, attendant, theirs).document;
+    known.set(attendant, found);
+    return found;
+  };
+  const change = ({ edit, before, after }: Change): Change => ({
+    edit,
+    before: rebased(before),
+    after: rebased(after),
+  });
+  return { present, done: history.done.map(change), undone: history.undone.map(change) };
 }
 
 function typesOn({ edit: earlier, before }: Change, later: Edit): boolean {

@@ -111,7 +111,7 @@ export { applyEdit } from './edits/applyEdit';
 export type { Edit, MenuSettings, WordsPart } from './edits/edit';
 export { copyOfSheet } from './copyOfSheet';
 export { folded, searchAttendant, type Hit } from './search';
-export { doEdit, redo, startHistory, undo, type Change, type History } from './history';
+export { doEdit, rebaseHistory, redo, startHistory, undo, type Change, type History } from './history';
 export { starterIds, starters, type StarterId } from './starters';
 export type { Starter, StarterFacts } from './starters/starter';
 export {

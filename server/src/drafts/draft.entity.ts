@@ -2,6 +2,18 @@ import type { LineId } from '@locutor/core/line';
 import { Column, Entity, JoinColumn, OneToOne, PrimaryColumn } from 'typeorm';
 import { LineEntity } from '../lines/line.entity';
 
+/** JSON as text. What is none is given back as it is: who reads it finds that it is no attendant, and says so. */
+const jsonText = {
+  to: (value: unknown): string => JSON.stringify(value),
+  from: (text: string): unknown => {
+    try {
+      return JSON.parse(text);
+    } catch {
+      return text;
+    }
+  },
+};
+
 @Entity('draft')
 export class DraftEntity {
   @PrimaryColumn('text')
@@ -12,7 +24,7 @@ export class DraftEntity {
   line?: LineEntity;
 
   /** The document as stored; perhaps of an older schema version. */
-  @Column('simple-json')
+  @Column('text', { transformer: jsonText })
   attendant: unknown;
 
   @Column('integer', { default: 1 })

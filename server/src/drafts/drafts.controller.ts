@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Param, Put } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { LineId } from '@locutor/core/line';
 import { SaveDraftDto } from './draft.dto';
@@ -19,5 +19,12 @@ export class DraftsController {
   @Put()
   save(@Param('lineId') lineId: LineId, @Body() body: SaveDraftDto): Promise<Omit<Draft, 'attendant'>> {
     return this.drafts.save(lineId, body.revision, body.attendant);
+  }
+
+  /** Begins anew a draft that cannot be read; refused with 409 where it can. */
+  @Post('begin-again')
+  @HttpCode(200)
+  beginAgain(@Param('lineId') lineId: LineId, @Body() body: SaveDraftDto): Promise<Omit<Draft, 'attendant'>> {
+    return this.drafts.beginAgain(lineId, body.revision, body.attendant);
   }
 }

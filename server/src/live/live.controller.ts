@@ -2,6 +2,7 @@ import { Body, Controller, Get, HttpCode, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Board } from '@locutor/core/exchange';
 import { PatternField, OrNull } from '../problems/fields';
+import { Changes } from '../changes/changes.service';
 import { LiveLine } from './liveLine.service';
 
 export class ClockDto {
@@ -14,7 +15,10 @@ export class ClockDto {
 @ApiTags('Calls')
 @Controller('api/live')
 export class LiveController {
-  constructor(private readonly line: LiveLine) {}
+  constructor(
+    private readonly line: LiveLine,
+    private readonly changes: Changes,
+  ) {}
 
   /** Everything on the line at this moment. */
   @Get('board')
@@ -32,6 +36,7 @@ export class LiveController {
   @HttpCode(200)
   setClock(@Body() { reading }: ClockDto): { nowMs: number; isPretended: boolean } {
     this.line.setClock(reading);
+    this.changes.tell({ path: '/api/live/clock', revision: null });
     return this.clock();
   }
 }

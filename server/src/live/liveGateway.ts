@@ -4,6 +4,8 @@ import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { personId, type PersonId } from '@locutor/core/directory';
 import { WebSocketServer, type WebSocket } from 'ws';
 import { mayPass } from '../access/accessGuard';
+import { Changes } from '../changes/changes.service';
+import { ChangesSocket } from '../changes/changesSocket';
 import { Clock } from '../clock/clock';
 import { BoardSocket } from './boardSocket';
 import { DeskSocket } from './deskSocket';
@@ -15,7 +17,10 @@ import { LiveScripts } from './liveScripts.service';
 const mostBytes = 4096;
 const mostSockets = 4000;
 
-/** The door of the live line: `/api/live/handset`, `/api/live/desk/<person>` and `/api/live/board`, as WebSockets (RFC 6455). */
+/**
+ * The sockets (WebSockets, RFC 6455): the live line's at `/api/live/handset`, `/api/live/desk/<person>` and
+ * `/api/live/board`, and what changed anywhere at `/api/live/changes`.
+ */
 @Injectable()
 export class LiveGateway implements OnModuleDestroy {
   private readonly server = new WebSocketServer({ noServer: true, maxPayload: mostBytes, clientTracking: true });
@@ -24,6 +29,7 @@ export class LiveGateway implements OnModuleDestroy {
     private readonly line: LiveLine,
     private readonly scripts: LiveScripts,
     private readonly clock: Clock,
+    private readonly changes: Changes,
   ) {}
 
   listenOn(server: Server): void {
@@ -50,6 +56,7 @@ export class LiveGateway implements OnModuleDestroy {
   private openerOf(path: string): ((socket: WebSocket) => void) | undefined {
     if (path === '/api/live/handset')
       return (socket) => void new HandsetSocket(socket, this.line, this.scripts, this.clock);
+    if (path === '/api/live/changes') return (socket) => void new ChangesSocket(socket, this.changes, this.clock);
     if (path === '/api/live/board') return (socket) => void new BoardSocket(socket, this.line, this.clock);
     const person = /^\/api\/live\/desk\/([^/]+)$/.exec(path)?.[1];
     const id = person ? decodeURIComponent(person) : '';

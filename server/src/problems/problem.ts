@@ -56,3 +56,7 @@ export const invalid = (errors: readonly ProblemAt[]): Problem =>
   problem('invalid', 'Not understood', 422, errors.map((error) => error.says).join(' '), { errors });
 
 export const notAllowed = (detail: string): Problem => problem('not-allowed', 'Not allowed', 403, detail);
+
+/** Something stored that cannot be read, such as what a later release wrote; the rest goes on without it. */
+export const unreadable = (detail: string, revision?: number): Problem =>
+  problem('unreadable', 'Cannot be read', 500, detail, revision === undefined ? {} : { revision });

@@ -93,7 +93,7 @@ export class UsesService {
 
 function usesInWords(document: unknown, id: ReferredId, names: Names, where: string): string[] {
   if (document === undefined) return [];
-  const attendant: Attendant = storedAttendant(document);
+  const attendant: Attendant = storedAttendant(document, { what: `What is ${where}` });
   return usesOf(attendant, id).map((use) => `${describeUse(use, attendant, names)}, ${where}`);
 }
 

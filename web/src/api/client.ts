@@ -1,3 +1,6 @@
+/** None at all, and what stands before a server that is away says (RFC 9110, sections 15.6.3 to 15.6.5). */
+const awayStatuses: readonly number[] = [0, 502, 503, 504];
+
 /** A refusal by the server (RFC 9457), or the server not answering at all (status 0). */
 export class ApiProblem extends Error {
   constructor(
@@ -7,12 +10,19 @@ export class ApiProblem extends Error {
     readonly revision?: number,
     /** With a refused deletion: where the thing is used. */
     readonly uses?: readonly string[],
+    /** Names the kind of problem (RFC 9457, section 3.1.1). */
+    readonly type = 'about:blank',
   ) {
     super(detail);
   }
+
+  /** Whether the server did not answer, rather than answer that it cannot. */
+  get isAway(): boolean {
+    return awayStatuses.includes(this.status);
+  }
 }
 
-const unreachable = 'Locutor’s server does not answer. What you see is kept here; it will be tried again.';
+const unreachable = 'Locutor’s server does not answer.';
 
 /** Asks the API. @throws ApiProblem with words for the manager. */
 export async function api<Answer>(path: string, init: { method?: string; body?: unknown } = {}): Promise<Answer> {
@@ -34,7 +44,9 @@ export async function api<Answer>(path: string, init: { method?: string; body?: 
 
 async function problemOf(response: Response): Promise<ApiProblem> {
   const details = (await response.json().catch(() => ({}))) as Partial<ApiProblem>;
-  return new ApiProblem(response.status, details.detail ?? unreachable, details.revision, details.uses);
+  const plain = `The server could not do that (HTTP ${response.status}).`;
+  const says = details.detail ?? (awayStatuses.includes(response.status) ? unreachable : plain);
+  return new ApiProblem(response.status, says, details.revision, details.uses, details.type);
 }
 
 /** What went wrong, in words, whatever was thrown. */

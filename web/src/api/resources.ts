@@ -179,25 +179,22 @@ export const useLeavers = (): readonly string[] => useSWR<readonly string[]>('/a
 export const useRehearsals = (lineId: LineId | null) =>
   useSWR<readonly KeptRehearsal[]>(lineId && `/api/lines/${lineId}/rehearsals`, api);
 export const usePlanned = (lineId: LineId): Planned | null =>
-  useSWR<{ readonly planned: Planned | null }>(`/api/lines/${lineId}/planned`, api, { refreshInterval: 5000 }).data
-    ?.planned ?? null;
+  useSWR<{ readonly planned: Planned | null }>(`/api/lines/${lineId}/planned`, api).data?.planned ?? null;
 export const useQuietHours = (lineId: LineId) => useSWR<QuietHours>(`/api/lines/${lineId}/quietest`, api).data;
 export const useFirstCalls = (lineId: LineId, versionId: string | null | undefined) =>
-  useSWR<readonly TickedFirstCall[]>(versionId ? `/api/lines/${lineId}/versions/${versionId}/first-calls` : null, api, {
-    refreshInterval: 5000,
-  });
+  useSWR<readonly TickedFirstCall[]>(versionId ? `/api/lines/${lineId}/versions/${versionId}/first-calls` : null, api);
 export const useDeletedMessages = (wanted: boolean) =>
   useSWR<readonly Message[]>(wanted ? '/api/messages?deleted=true' : null, api);
-export const useOutbox = () => useSWR<readonly OutboxItem[]>('/api/outbox', api, { refreshInterval: 5000 });
+export const useOutbox = () => useSWR<readonly OutboxItem[]>('/api/outbox', api);
 export const useSettings = () => useSWR<Settings>('/api/settings', api);
 export const useCall = (id: string) => useSWR<WholeCall>(`/api/calls/${id}`, api);
 export const useCalls = (wanted: CallsWanted) =>
   useSWR<{ readonly calls: readonly LoggedCall[]; readonly inAll: number }>(
     `/api/calls?${new URLSearchParams(wanted).toString()}`,
     api,
-    { refreshInterval: 5000, keepPreviousData: true },
+    { keepPreviousData: true },
   );
-export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api, { refreshInterval: 5000 });
+export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api);
 
 export function useOnAir({ id, onAirVersionId }: KeptLine): WholeVersion | undefined {
   return useVersion(id, onAirVersionId);

@@ -2,8 +2,9 @@ import { lazy, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useLines } from '../api/resources';
 import { DraftProvider } from '../draft/DraftProvider';
-import { NoServer } from '../parts/NoServer';
+import { NotLoaded } from '../parts/NotLoaded';
 import { Notices } from '../parts/notices';
+import { useServerChanges } from '../saving/useServerChanges';
 import { Frame } from './Frame';
 import { lineAt } from './lineAt';
 
@@ -33,7 +34,8 @@ const Start = lazy(() => import('../screens/start/Start'));
 /** Every screen and its address. */
 export function App() {
   const { data: lines, error, mutate } = useLines();
-  if (error && !lines) return <NoServer again={() => void mutate()} />;
+  useServerChanges();
+  if (error && !lines) return <NotLoaded error={error} again={() => void mutate()} />;
   if (!lines) return null;
   const { line, basename } = lineAt(lines, window.location.pathname);
   return (

@@ -8,7 +8,8 @@ import { HandsetDock, useHandsetDock } from './handsetDock';
 import { LineBar } from './LineBar';
 import { Mishap } from './Mishap';
 import { Navigation, screens } from './Navigation';
-import { SavingNotice } from './SavingNotice';
+import { UnreadableDraft } from '../draft/UnreadableDraft';
+import { Unsettled } from '../saving/Unsettled';
 import { Shortcuts } from './Shortcuts';
 
 /** What is around every screen: line bar on top, navigation on the left, the handset at the right. */
@@ -36,7 +37,8 @@ function FrameInside() {
     <Flex direction="column" h="100dvh" overflow="hidden">
       <SkipLink />
       <LineBar />
-      <SavingNotice />
+      <Unsettled />
+      <UnreadableDraft />
       <Flex flex="1" minH="0" direction={{ base: 'column', md: 'row' }}>
         <Navigation />
         <Box as="main" id="work" tabIndex={-1} flex="1" minW="0" minH="0" overflow="auto" position="relative">

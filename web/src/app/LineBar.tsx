@@ -5,12 +5,13 @@ import { ChevronDown, Moon, Phone, Sun, SunMoon } from 'lucide-react';
 import { useTheme } from 'next-themes';
 import { Link } from 'react-router';
 import { useLines, useOnAir } from '../api/resources';
-import { useDraft, useDraftTools } from '../draft/DraftProvider';
+import { useDraftTools } from '../draft/DraftProvider';
 import { useOpenFindings } from '../draft/useFindings';
 import { useAirDifferences } from '../draft/useAirDifferences';
 import { Lamp } from '../parts/Lamp';
 import { showWhen } from '../parts/time';
 import { useNow } from '../parts/useNow';
+import { useSavingState } from '../saving/savers';
 import { answeringNow } from './answering';
 import { useHandsetDock } from './handsetDock';
 import { baseOf } from './lineAt';
@@ -136,14 +137,14 @@ const savingWords = {
   saving: 'Saving …',
   unreachable: 'Not saved yet',
   refused: 'Not saved',
-  stale: 'Not saved',
+  clash: 'Not saved',
 } as const;
 
 function SaveMark() {
-  const { saving } = useDraft();
+  const { worst } = useSavingState();
   return (
     <Text role="status" color="quiet" fontSize="13px" minW="60px" textAlign="right">
-      {savingWords[saving.type]}
+      {savingWords[worst]}
     </Text>
   );
 }

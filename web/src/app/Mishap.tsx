@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { Component, type ReactNode } from 'react';
 
-/** Keeps a mistake in one part of the page from taking the rest of it away. */
+/** Keeps a mistake in one part of the page from taking the rest of it away; around all of it, from a blank page. */
 export class Mishap extends Component<{ readonly children: ReactNode }, { readonly says: string | null }> {
   override readonly state = { says: null };
 

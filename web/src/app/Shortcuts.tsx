@@ -1,10 +1,12 @@
 import { Button, CloseButton, Dialog, Portal, Table } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { useDraftTools } from '../draft/DraftProvider';
-import { isTyping } from '../parts/isTyping';
+import { useLocation, useNavigate } from 'react-router';
+import { isInText, isTyping } from '../parts/isTyping';
+import { tellDone } from '../parts/notices';
+import { useSavers } from '../saving/savers';
 import { useHandsetDock } from './handsetDock';
 import { screens } from './Navigation';
+import { undoKindsAt } from './undoKinds';
 
 const listed = [
   ['h', 'Open or close the handset'],
@@ -14,7 +16,10 @@ const listed = [
   ['Alt+↑, Alt+↓', 'In a step: move it. In a key’s row: read it out earlier or later'],
   ['Ctrl+X, C, V, D, Del', 'On a step’s ⋮: cut, copy, paste after, duplicate, remove'],
   ['+ − 0, arrows, Enter', 'On the time map: zoom, fit, go through the ways, open one'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'Undo, redo'],
+  [
+    'Ctrl+Z, Ctrl+Shift+Z',
+    'Undo, redo: in a text field what was typed there, elsewhere what was changed on the screen',
+  ],
   ['?', 'This list'],
 ] as const;
 
@@ -23,17 +28,22 @@ export function Shortcuts() {
   const [isOpen, setOpen] = useState(false);
   const goes = useRef(false);
   const navigate = useNavigate();
-  const { store } = useDraftTools();
+  const savers = useSavers();
+  const { pathname } = useLocation();
   const dock = useHandsetDock();
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.defaultPrevented) return;
       const key = event.key.toLowerCase();
-      if ((event.ctrlKey || event.metaKey) && key === 'z') {
+      const isUndo = (event.ctrlKey || event.metaKey) && key === 'z' && !event.shiftKey;
+      const isRedo = (event.ctrlKey || event.metaKey) && (key === 'y' || (key === 'z' && event.shiftKey));
+      if (isUndo || isRedo) {
+        if (isInText(event.target)) return;
         event.preventDefault();
-        if (event.shiftKey) store.redo();
-        else store.undo();
+        const kinds = undoKindsAt(pathname);
+        const done = isUndo ? savers.undo(kinds) : savers.redo(kinds);
+        if (done !== null) tellDone(`${isUndo ? 'Undone' : 'Done again'}: ${done}.`);
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
@@ -45,7 +55,7 @@ export function Shortcuts() {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [store, dock, navigate]);
+  }, [savers, pathname, dock, navigate]);
 
   return (
     <Dialog.Root open={isOpen} onOpenChange={({ open }) => setOpen(open)}>

@@ -1,20 +1,22 @@
-import type { Attendant, Edit, LineId, Names } from '@locutor/core/line';
+import type { Hours } from '@locutor/core/hours';
+import type { Attendant, Edit, Names } from '@locutor/core/line';
 import {
   createContext,
   useContext,
   useDeferredValue,
   useEffect,
   useMemo,
-  useState,
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
-import type { Hours } from '@locutor/core/hours';
-import { api, ApiProblem, wordsOf } from '../api/client';
-import { NoServer } from '../parts/NoServer';
-import { useHours, useNames, type Draft, type KeptHours, type KeptLine } from '../api/resources';
+import useSWR from 'swr';
+import { api, ApiProblem } from '../api/client';
+import { useHours, useNames, useOnAir, type Draft, type KeptHours, type KeptLine } from '../api/resources';
+import { NotLoaded } from '../parts/NotLoaded';
+import { useSavers } from '../saving/savers';
 import { useSwitchState, type KeptSwitch } from '../switch/useSwitch';
-import { DraftStore, type DraftDoors, type DraftSnapshot, type SavedDraft } from './draftStore';
+import type { DraftSnapshot, DraftStore } from './draftStore';
+import { draftPath, keptOf, openDraft, standInDraft } from './openDraft';
 
 interface Editing {
   readonly store: DraftStore;
@@ -23,36 +25,55 @@ interface Editing {
   readonly names: Names;
   /** The switch that is on, as the server has it. */
   readonly switched: KeptSwitch | null;
+  /** Why the draft cannot be read, where what is on air stands in for it; null where it can. */
+  readonly unreadable: ApiProblem | null;
 }
 
 const Context = createContext<Editing | null>(null);
 
-/** Loads a line's draft once and lets everything inside edit it. */
+/** Loads a line's draft and lets everything inside edit it. */
 export function DraftProvider({ line, children }: { readonly line: KeptLine; readonly children: ReactNode }) {
-  const [store, setStore] = useState<DraftStore | null>(null);
-  const [failed, setFailed] = useState(false);
-  const [tries, setTries] = useState(0);
-  const { data: hours } = useHours(line);
+  const { data: hours, error: hoursError, mutate: readHours } = useHours(line);
   const names = useNames(hours);
   const switched = useSwitchState(line).data?.switched ?? null;
-  useEffect(() => {
-    openDraft(line.id).then(setStore, () => setFailed(true));
-  }, [line.id, tries]);
+  const { store, error, again } = useDraftStore(line, names);
+  const { standIn, unreadable } = useStandIn(line, store === null ? error : undefined);
+  const shown = store ?? standIn;
   const editing = useMemo(
-    () => store && hours && { store, line, hours, names, switched },
-    [store, line, hours, names, switched],
+    () => shown && hours && { store: shown, line, hours, names, switched, unreadable },
+    [shown, line, hours, names, switched, unreadable],
   );
-  if (failed && !store) {
-    const again = () => {
-      setFailed(false);
-      setTries(tries + 1);
-    };
-    return <NoServer again={again} />;
-  }
-  return editing ? <Context value={editing}>{children}</Context> : null;
+  if (editing) return <Context value={editing}>{children}</Context>;
+  if (!shown && error && !unreadable) return <NotLoaded error={error} again={again} />;
+  return !hours && hoursError ? <NotLoaded error={hoursError} again={() => void readHours()} /> : null;
 }
 
-export interface DraftInUse extends DraftSnapshot {
+/** The draft of a line as it is edited in this window, and what the server has of it. */
+function useDraftStore(line: KeptLine, names: Names) {
+  const savers = useSavers();
+  const { data: draft, error, mutate } = useSWR<Draft, unknown>(draftPath(line.id), api);
+  // What comes later arrives below: the draft is opened once.
+  const held = draft ? openDraft(savers, line, draft) : null;
+  useEffect(() => held?.know(names), [held, names]);
+  useEffect(() => {
+    if (draft) held?.saver.arrive(keptOf(draft));
+  }, [held, draft]);
+  return { store: held?.store ?? null, error, again: () => void mutate() };
+}
+
+/** What is on air in place of a draft that cannot be read: the switch, messages and all else work on. */
+function useStandIn(line: KeptLine, error: unknown): { standIn: DraftStore | null; unreadable: ApiProblem | null } {
+  const unreadable = error instanceof ApiProblem && error.type === '/problems/unreadable' ? error : null;
+  const onAir = useOnAir(line)?.attendant;
+  const isReady = onAir !== undefined || line.onAirVersionId === null;
+  const standIn = useMemo(
+    () => (unreadable && isReady ? standInDraft(onAir, unreadable) : null),
+    [unreadable, isReady, onAir],
+  );
+  return { standIn, unreadable };
+}
+
+export interface DraftInUse extends DraftSnapshot, Pick<Editing, 'unreadable'> {
   readonly line: KeptLine;
   readonly hours: Hours & { readonly revision: number };
   readonly names: Names;
@@ -87,28 +108,4 @@ export function useAttendantPart<Part>(select: (attendant: Attendant) => Part): 
 /** The attendant a moment later: for what may be shown after the words being typed, not before them. */
 export function useLateAttendant(): Attendant {
   return useDeferredValue(useAttendantPart((attendant) => attendant));
-}
-
-async function openDraft(lineId: LineId): Promise<DraftStore> {
-  const place = `locutor.unsaved.${lineId}`;
-  const kept = localStorage.getItem(place);
-  const unsaved = kept ? (JSON.parse(kept) as SavedDraft) : null;
-  const path = `/api/lines/${lineId}/draft`;
-  const doors: DraftDoors = {
-    save: (revision, attendant) => api<Draft>(path, { method: 'PUT', body: { revision, attendant } }),
-    load: () => api<Draft>(path),
-    backUp: (draft) => (draft ? localStorage.setItem(place, JSON.stringify(draft)) : localStorage.removeItem(place)),
-    failureOf,
-    later: (ms, run) => {
-      const timer = setTimeout(run, ms);
-      return () => clearTimeout(timer);
-    },
-  };
-  return new DraftStore(await api<Draft>(path), doors, unsaved);
-}
-
-function failureOf(error: unknown): ReturnType<DraftDoors['failureOf']> {
-  const status = error instanceof ApiProblem ? error.status : 0;
-  const type = status === 409 ? 'stale' : status >= 400 && status < 500 ? 'refused' : 'unreachable';
-  return { type, says: wordsOf(error) };
 }

@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 
 export interface Choice {
   readonly value: string;
@@ -27,15 +28,51 @@ const Select = chakra('select', {
     minHeight: '24px',
     cursor: 'pointer',
     _hover: { bg: 'petrol.subtle' },
+    '&[data-passing]': { borderStyle: 'solid', bg: 'petrol.subtle' },
     '& option': { bg: 'sheet', color: 'ink' },
   },
 });
 
-/** A part of a sentence that is picked in place. */
+/**
+ * A part of a sentence that is picked in place. Going through the closed list with the keyboard changes nothing yet: what
+ * it stands at takes effect with Enter or when it is left, and Escape goes back. What is picked from the open list takes
+ * effect at once.
+ */
 export function InlineSelect({ label, value, choices, onChange }: Props) {
+  const [passing, setPassing] = useState<string | null>(null);
+  const isByKey = useRef(false);
   const isKnown = choices.some((choice) => choice.value === value);
+  const settle = (): void => {
+    setPassing(null);
+    if (passing !== null && passing !== value) onChange(passing);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    isByKey.current = !opensList(event);
+    if (passing === null || (event.key !== 'Enter' && event.key !== 'Escape')) return;
+    event.preventDefault();
+    event.stopPropagation();
+    if (event.key === 'Enter') settle();
+    else setPassing(null);
+  };
+  const onChosen = (chosen: string): void => {
+    if (isByKey.current) return setPassing(chosen);
+    setPassing(null);
+    onChange(chosen);
+  };
   return (
-    <Select aria-label={label} value={value} onChange={(event) => onChange(event.currentTarget.value)}>
+    <Select
+      aria-label={label}
+      value={passing ?? value}
+      data-passing={passing === null ? undefined : ''}
+      title={passing === null ? undefined : 'Enter takes it, Escape goes back'}
+      onKeyDown={onKeyDown}
+      onPointerDown={() => (isByKey.current = false)}
+      onChange={(event) => onChosen(event.currentTarget.value)}
+      onBlur={() => {
+        settle();
+        isByKey.current = false;
+      }}
+    >
       {!isKnown && <option value={value}>{value === '' ? '…' : 'something deleted'}</option>}
       {choices.map((choice) => (
         <option key={choice.value} value={choice.value}>
@@ -44,4 +81,9 @@ export function InlineSelect({ label, value, choices, onChange }: Props) {
       ))}
     </Select>
   );
+}
+
+/** What is picked from the open list is meant. */
+function opensList({ key, altKey }: KeyboardEvent): boolean {
+  return key === ' ' || key === 'F4' || (altKey && (key === 'ArrowDown' || key === 'ArrowUp'));
 }

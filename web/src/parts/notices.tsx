@@ -4,14 +4,39 @@ import { Button, createToaster, Stack, Toast, Toaster } from '@chakra-ui/react';
 const edges = { left: '16px', right: 'var(--notices-right, 16px)', top: '16px', bottom: '16px' };
 const toaster = createToaster({ placement: 'bottom-end', offsets: edges, pauseOnPageIdle: true });
 
-/** Says briefly what was done, with a way back where there is one. */
-export function tellDone(title: string, undo?: () => void): void {
-  toaster.create({ title, duration: 8000, ...(undo ? { action: { label: 'Undo', onClick: undo } } : {}) });
+interface WayBack {
+  readonly undo: () => void;
+  /** What the button says; "Undo" when left out. */
+  readonly does?: string;
+}
+
+/** One notice at a time: the one before it goes. */
+function tell(notice: Parameters<typeof toaster.create>[0]): void {
+  toaster.dismiss();
+  lastUndo = null;
+  const id = toaster.create(notice);
+  if (notice.action) lastUndo = id;
+}
+
+/** The notice that offers to take something back, while it is there. */
+let lastUndo: string | null = null;
+
+/** Says briefly what was done, with a way back where there is one, which stays until the next change. */
+export function tellDone(title: string, back?: (() => void) | WayBack): void {
+  const { undo, does = 'Undo' } = typeof back === 'function' ? { undo: back } : { ...back };
+  if (undo) tell({ title, duration: Infinity, action: { label: does, onClick: undo } });
+  else tell({ title, duration: 8000 });
+}
+
+/** Says that something was changed: what was done before it can no longer be taken back by itself. */
+export function forgetUndo(): void {
+  if (lastUndo !== null) toaster.dismiss(lastUndo);
+  lastUndo = null;
 }
 
 /** Says what did not work, until it is closed. */
 export function tellProblem(says: string): void {
-  toaster.create({ title: says, duration: 20_000, type: 'error' });
+  tell({ title: says, duration: 20_000, type: 'error' });
 }
 
 export function Notices() {

@@ -9,7 +9,6 @@ import { Elapsed } from './Elapsed';
 import { InlineNumber } from './InlineNumber';
 import { InlineSelect } from './InlineSelect';
 import { Notices } from './notices';
-import { RowSavingNote } from './RowSavingNote';
 import { SpokenCaption } from './SpokenCaption';
 import { useNow } from './useNow';
 import { useRemoveRow } from './useRemoveRow';
@@ -90,33 +89,56 @@ describe('a choice in a sentence', () => {
     expect(chosen).toEqual(['two']);
   });
 
+  describe('gone through with the keyboard', () => {
+    const chosen: string[] = [];
+    const list = () => screen.getByRole('combobox');
+    const arrowTo = (value: string): void => {
+      fireEvent.keyDown(list(), { key: 'ArrowDown' });
+      fireEvent.change(list(), { target: { value } });
+    };
+    beforeEach(() => {
+      chosen.length = 0;
+      show(<InlineSelect label="Who" value="one" choices={choices} onChange={(value) => chosen.push(value)} />);
+    });
+
+    it('changes nothing before Enter', () => {
+      arrowTo('two');
+      expect([shown(), chosen]).toEqual([choices[1]?.label, []]);
+      fireEvent.keyDown(list(), { key: 'Enter' });
+      expect(chosen).toEqual(['two']);
+    });
+
+    it('takes effect when it is left', () => {
+      arrowTo('two');
+      fireEvent.blur(list());
+      expect(chosen).toEqual(['two']);
+    });
+
+    it('goes back with Escape, and says nothing where it came back by itself', () => {
+      arrowTo('two');
+      fireEvent.keyDown(list(), { key: 'Escape' });
+      expect(shown()).toBe('Noor Haldane');
+      arrowTo('two');
+      arrowTo('one');
+      fireEvent.blur(list());
+      expect(chosen).toEqual([]);
+    });
+
+    it('takes at once what is picked from the list that a key or a click opened', () => {
+      fireEvent.keyDown(list(), { key: ' ' });
+      fireEvent.change(list(), { target: { value: 'two' } });
+      fireEvent.pointerDown(list());
+      fireEvent.change(list(), { target: { value: 'two' } });
+      expect(chosen).toEqual(['two', 'two']);
+    });
+  });
+
   it.each([
     ['gone', 'something deleted'],
     ['', '…'],
   ])('shows %j, which is no choice, as “%s” rather than as the first one', (value, words) => {
     show(<InlineSelect label="Who" value={value} choices={choices} onChange={() => undefined} />);
     expect(shown()).toBe(words);
-  });
-});
-
-describe('the note beside a row', () => {
-  const doors = { keepMine: jest.fn(), takeTheirs: jest.fn() };
-
-  it('says whether the row is saved, and why it is not', () => {
-    const { rerender } = show(<RowSavingNote saving={{ type: 'saving' }} {...doors} />);
-    expect(screen.getByRole('status').textContent).toBe('Saving …');
-    rerender(<RowSavingNote saving={{ type: 'saved' }} {...doors} />);
-    expect(screen.getByRole('status').textContent).toBe('Saved');
-    rerender(<RowSavingNote saving={{ type: 'refused', says: 'The name is missing.' }} {...doors} />);
-    expect(screen.getByRole('alert').textContent).toBe('Not saved: The name is missing.');
-    expect(screen.queryByRole('button')).toBeNull();
-  });
-
-  it('offers a choice when another window was faster', () => {
-    show(<RowSavingNote saving={{ type: 'stale', revision: 4, says: 'It was changed.' }} {...doors} />);
-    fireEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Take the other' }));
-    expect([doors.keepMine.mock.calls.length, doors.takeTheirs.mock.calls.length]).toEqual([1, 1]);
   });
 });
 

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { standardKeymap } from '@codemirror/commands';
-import { Annotation, Compartment, EditorState } from '@codemirror/state';
+import { history, historyKeymap, standardKeymap } from '@codemirror/commands';
+import { Annotation, Compartment, EditorState, Transaction } from '@codemirror/state';
 import { EditorView, keymap, placeholder as placeholderOf } from '@codemirror/view';
 import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
 import { chips, type ChipWords } from './chips';
@@ -55,7 +55,8 @@ export function WordsEditor({ label, value, placeholder, isWrong, chipWords, onC
         doc: first.current.value,
         extensions: [
           EditorView.lineWrapping,
-          keymap.of([...standardKeymap]),
+          history(),
+          keymap.of([...standardKeymap, ...historyKeymap]),
           placeholderOf(first.current.placeholder),
           chipsPart.current.of(chips(first.current.chipWords)),
           attributes.current.of(EditorView.contentAttributes.of({ 'aria-label': first.current.label })),
@@ -79,7 +80,7 @@ export function WordsEditor({ label, value, placeholder, isWrong, chipWords, onC
     editor.dispatch({
       changes: { from: 0, to: editor.state.doc.length, insert: value },
       selection: { anchor: Math.min(anchor, value.length) },
-      annotations: fromOutside.of(true),
+      annotations: [fromOutside.of(true), Transaction.addToHistory.of(false)],
     });
   }, [value]);
 

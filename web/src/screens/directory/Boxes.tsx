@@ -16,8 +16,8 @@ import { useBoxes, useGreetings, usePeople, type KeptBox } from '../../api/resou
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
-import { RowSavingNote } from '../../parts/RowSavingNote';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { SavingNote } from '../../saving/SavingNote';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
 import { NewField } from './NewField';
@@ -57,7 +57,6 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
   const greetings = useGreetings();
   const people = usePeople();
   const leave = useLeave(list);
-  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
   return (
     <Table.Row bg="transparent" verticalAlign="top">
       <Table.Cell>
@@ -67,7 +66,7 @@ function BoxRow({ box }: { readonly box: KeptBox }) {
           most={longestName}
           onChange={(name) => change({ name })}
         />
-        {isRefused && <RowSavingNote {...saving} />}
+        <SavingNote {...saving} isBrief />
       </Table.Cell>
       <Table.Cell pt="2.5">
         <InlineSelect

@@ -11,8 +11,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useCallerLists, type KeptCallerList } from '../../api/resources';
 import { InlineSelect } from '../../parts/InlineSelect';
-import { RowSavingNote } from '../../parts/RowSavingNote';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { SavingNote } from '../../saving/SavingNote';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { useRemoveRow } from '../../parts/useRemoveRow';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
@@ -52,7 +52,6 @@ function ListRow({ kept }: { readonly kept: KeptCallerList }) {
   const { row, change, ...saving } = useRowDraft(list, kept);
   const remove = useRemoveRow(list);
   const uses = useUses()(kept.id);
-  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
   return (
     <Box as="li" borderBottomWidth="1px" borderColor="hairline" py="3" aria-label={kept.name}>
       <Flex align="center" gap="2" wrap="wrap">
@@ -106,7 +105,7 @@ function ListRow({ kept }: { readonly kept: KeptCallerList }) {
           </Text>
         )}
       </Text>
-      {isRefused && <RowSavingNote {...saving} />}
+      <SavingNote {...saving} isBrief />
     </Box>
   );
 }

@@ -3,8 +3,8 @@ import { longestName } from '@locutor/core/directory';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useContacts, type KeptContact } from '../../api/resources';
-import { RowSavingNote } from '../../parts/RowSavingNote';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { SavingNote } from '../../saving/SavingNote';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
 import { NewField } from './NewField';
@@ -45,7 +45,6 @@ export function Contacts() {
 function ContactRow({ contact }: { readonly contact: KeptContact }) {
   const { row, change, ...saving } = useRowDraft(list, contact);
   const leave = useLeave(list);
-  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
   return (
     <Table.Row bg="transparent" verticalAlign="top">
       <Table.Cell>
@@ -55,7 +54,7 @@ function ContactRow({ contact }: { readonly contact: KeptContact }) {
           most={longestName}
           onChange={(name) => change({ name })}
         />
-        {isRefused && <RowSavingNote {...saving} />}
+        <SavingNote {...saving} isBrief />
       </Table.Cell>
       <Table.Cell pt="2.5">
         <NumberField

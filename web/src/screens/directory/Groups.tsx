@@ -6,7 +6,7 @@ import { useGroups, type KeptGroup } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
 import { Fallback } from './Fallback';
 import { MembershipHead } from './MembershipHead';

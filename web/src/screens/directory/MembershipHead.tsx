@@ -3,8 +3,8 @@ import { longestName } from '@locutor/core/directory';
 import type { ReferredId } from '@locutor/core/line';
 import { Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { RowSavingNote } from '../../parts/RowSavingNote';
-import type { RowSaving } from '../../parts/useRowDraft';
+import { SavingNote } from '../../saving/SavingNote';
+import type { RowDraft } from '../../saving/useRowDraft';
 import { NameField } from '../script/SheetName';
 import { CellField } from './CellField';
 import { useLeave } from './useLeave';
@@ -16,7 +16,7 @@ interface Props {
   readonly to: string;
   readonly kind: 'group' | 'queue';
   readonly row: { readonly id: ReferredId; readonly name: string; readonly extension: string };
-  readonly saving: { readonly saving: RowSaving; readonly keepMine: () => void; readonly takeTheirs: () => void };
+  readonly saving: Pick<RowDraft<unknown>, 'saving' | 'choose'>;
   readonly onChange: (changes: { name?: string; extension?: string }) => void;
 }
 
@@ -51,7 +51,7 @@ export function MembershipHead({ list, to, kind, row, saving, onChange }: Props)
             />
           </Flex>
         </Flex>
-        <RowSavingNote {...saving} />
+        <SavingNote {...saving} />
         <IconButton
           size="sm"
           variant="ghost"

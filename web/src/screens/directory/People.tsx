@@ -5,9 +5,9 @@ import { ChevronDown, ChevronRight, Download, Trash2, Upload } from 'lucide-reac
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { usePeople, type KeptPerson } from '../../api/resources';
-import { RowSavingNote } from '../../parts/RowSavingNote';
+import { SavingNote } from '../../saving/SavingNote';
 import { saveFile } from '../../parts/saveFile';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
 import { fits } from './fits';
@@ -86,7 +86,6 @@ function PersonRow({ person }: { readonly person: KeptPerson }) {
   const { row, change, ...saving } = useRowDraft(list, person);
   const [isOpen, setOpen] = useState(false);
   const leave = useLeave(list);
-  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
   const Chevron = isOpen ? ChevronDown : ChevronRight;
   return (
     <>
@@ -115,7 +114,7 @@ function PersonRow({ person }: { readonly person: KeptPerson }) {
               />
             </Box>
           </Flex>
-          {isRefused && <RowSavingNote {...saving} />}
+          <SavingNote {...saving} isBrief />
         </Table.Cell>
         <Table.Cell>
           <CellField

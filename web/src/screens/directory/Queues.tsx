@@ -17,7 +17,7 @@ import { useGreetings, useQueues, type KeptQueue } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { SpokenField } from '../../parts/SpokenField';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
 import { Fallback } from './Fallback';
 import { MembershipHead } from './MembershipHead';

@@ -15,11 +15,11 @@ import { useState } from 'react';
 import type { KeptGreeting } from '../../api/resources';
 import type { Heard } from '../../parts/heard';
 import { Listen } from '../../parts/Listen';
-import { RowSavingNote } from '../../parts/RowSavingNote';
+import { SavingNote } from '../../saving/SavingNote';
 import { SpokenCaption } from '../../parts/SpokenCaption';
 import { SpokenField } from '../../parts/SpokenField';
 import { VoiceField } from '../../parts/VoiceField';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { TakePanel } from '../../takes/TakePanel';
 import { useLeave } from '../directory/useLeave';
@@ -61,7 +61,7 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
             Name it “{suggested}”
           </Button>
         )}
-        <RowSavingNote {...saving} />
+        <SavingNote {...saving} />
         <IconButton
           size="sm"
           variant="ghost"

@@ -1,35 +1,31 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { holdMusic, phoneRateHz, writeWav } from '@locutor/core/audio';
-import { holdMusicIds, holdMusicPieces, usualHoldMusic, type HoldMusicId } from '@locutor/core/line';
+import { holdMusicIds, holdMusicPieces, type HoldMusicId } from '@locutor/core/line';
 import { Download, Square, Volume2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { api, wordsOf } from '../../api/client';
 import { useSettings, type Settings } from '../../api/resources';
 import { playHoldMusic } from '../../handset/sounds';
-import { tellProblem } from '../../parts/notices';
 import { saveFile } from '../../parts/saveFile';
 import { SmallButton } from '../../parts/SmallButton';
+import { SavingNote } from '../../saving/SavingNote';
+import { useSettingsDraft } from '../settings/useSettingsDraft';
 
 /** The pieces that are played to those who wait or are on hold. */
 export function HoldMusic() {
-  const { data, mutate } = useSettings();
+  const { data } = useSettings();
+  return data ? <Pieces kept={data} /> : null;
+}
+
+function Pieces({ kept }: { readonly kept: Settings }) {
+  const { row, change, ...saving } = useSettingsDraft(kept);
   const [playing, setPlaying] = useState<HoldMusicId | null>(null);
   const stop = useRef<(() => void) | null>(null);
   useEffect(() => () => stop.current?.(), []);
-  const used = data?.holdMusic ?? usualHoldMusic;
+  const used = row.holdMusic;
   const listen = (id: HoldMusicId): void => {
     stop.current?.();
     stop.current = playing === id ? null : playHoldMusic(id);
     setPlaying(playing === id ? null : id);
-  };
-  const use = async (id: HoldMusicId): Promise<void> => {
-    try {
-      const body = { revision: data?.revision, holdMusic: id };
-      const changed = api<Settings>('/api/settings', { method: 'PATCH', body });
-      await mutate(changed, { ...(data && { optimisticData: { ...data, holdMusic: id } }), revalidate: false });
-    } catch (error) {
-      tellProblem(wordsOf(error));
-    }
   };
   return (
     <Box as="section" aria-label="Hold music" mt="8" maxW="640px">
@@ -39,6 +35,7 @@ export function HoldMusic() {
       <Text fontSize="13px" color="quiet" mb="1">
         Played while callers wait or are on hold. Composed for Locutor: nobody else has rights in it.
       </Text>
+      <SavingNote {...saving} isBrief />
       {holdMusicIds.map((id) => {
         const Icon = playing === id ? Square : Volume2;
         return (
@@ -49,7 +46,7 @@ export function HoldMusic() {
                   type="radio"
                   name="holdMusic"
                   checked={used === id}
-                  onChange={() => void use(id)}
+                  onChange={() => change({ holdMusic: id })}
                   style={{ marginRight: 8 }}
                 />
                 {holdMusicPieces[id]}

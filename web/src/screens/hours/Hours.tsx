@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { longestPeriodName, periodId, weekdays, type Hours as HoursSet, type SeasonId } from '@locutor/core/hours';
 import { CalendarDays, CalendarPlus, Plus, Redo2, Share2, Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
@@ -12,7 +12,6 @@ import { InlineWords } from '../../parts/InlineWords';
 import { newId } from '../../parts/newId';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
-import { isTyping } from '../../parts/isTyping';
 import { useNow } from '../../parts/useNow';
 import { PastSwitches } from '../../switch/PastSwitches';
 import { SwitchPanel } from '../../switch/SwitchPanel';
@@ -55,20 +54,6 @@ function HoursOf({ kept, ownId, all }: Props) {
     const week = hours.week.filter(({ periodId: id }) => next.periods.some((period) => period.id === id));
     return change({ ...next, week, seasons });
   };
-
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const key = event.key.toLowerCase();
-      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return;
-      const does = key === 'y' || (key === 'z' && event.shiftKey) ? redo : key === 'z' ? undo : null;
-      if (!does) return;
-      event.preventDefault();
-      event.stopPropagation();
-      does();
-    };
-    window.addEventListener('keydown', onKey, { capture: true });
-    return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, [undo, redo]);
 
   return (
     <Box pb="8">

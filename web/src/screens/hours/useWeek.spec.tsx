@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { act, renderHook, screen, waitFor, type RenderHookResult } from '@testing-library/react';
+import { act, fireEvent, renderHook, screen, waitFor, type RenderHookResult } from '@testing-library/react';
 import { hoursId, periodId, type Hours } from '@locutor/core/hours';
 import useSWR from 'swr';
 import { api } from '../../api/client';
@@ -30,6 +30,7 @@ let held: Promise<void>;
 let hook: RenderHookResult<ReturnType<typeof useWeek>, unknown>;
 
 beforeEach(async () => {
+  localStorage.clear();
   kept = first;
   held = Promise.resolve();
   server = new FakeServer()
@@ -74,15 +75,11 @@ describe('the week', () => {
     expect(kept).toMatchObject({ revision: 2, week: [{ endMin: 1080 }] });
   });
 
-  it('saves changes one after the other, each from the revision before', async () => {
+  it('saves one after the other, each from the revision before, and the last in the end', async () => {
     await act(() => Promise.all([1060, 1070, 1080].map((end) => hook.result.current.change(until(end)))));
     const saves = server.changes.map(({ body }) => body as KeptHours);
-    expect(saves.map(({ revision, week }) => [revision, week[0]?.endMin])).toEqual([
-      [1, 1060],
-      [2, 1070],
-      [3, 1080],
-    ]);
-    expect(ends()).toBe(1080);
+    expect(saves.map(({ revision }) => revision)).toEqual(saves.map((_, index) => index + 1));
+    expect([ends(), kept.week[0]?.endMin]).toEqual([1080, 1080]);
   });
 
   it('undoes and does again, and forgets what was undone at the next change', async () => {
@@ -113,12 +110,41 @@ describe('the week', () => {
     expect(hook.result.current.undo).toBeNull();
   });
 
-  it('shows what another window has saved when that was first, and goes on from there', async () => {
+  it('loses nothing of another window’s while quick changes follow here on a slow network', async () => {
+    let letGo = (): void => undefined;
+    held = new Promise((resolve) => (letGo = resolve));
+    const changing: Promise<boolean>[] = [];
+    act(() => void changing.push(hook.result.current.change(until(1060))));
+    await waitFor(() => expect(server.changes).toHaveLength(1));
+    const sunday = { periodId: open, day: 7 as const, startMin: 600, endMin: 720 };
+    kept = { ...kept, week: [...kept.week, sunday], revision: kept.revision + 1 };
+    act(() => void changing.push(hook.result.current.change(until(1070)), hook.result.current.change(until(1080))));
+    await act(async () => {
+      letGo();
+      await Promise.all(changing);
+    });
+    await waitFor(() => expect(kept.week).toEqual([...until(1080).week, sunday]));
+    expect(hook.result.current.hours.week).toEqual(kept.week);
+  });
+
+  it('has both changes when another window was first, and says so with a way back', async () => {
     kept = { ...kept, name: 'Winter hours', revision: 6 };
-    expect(await change(until(1080))).toBe(false);
-    await waitFor(() => expect(hook.result.current.hours.name).toBe('Winter hours'));
-    expect(await screen.findByText('The hours were changed in another window.')).toBeTruthy();
-    expect(await change({ ...hook.result.current.hours, week: until(1090).week })).toBe(true);
-    expect(kept).toMatchObject({ name: 'Winter hours', revision: 7, week: [{ endMin: 1090 }] });
+    await change(until(1080));
+    await waitFor(() => expect(kept).toMatchObject({ name: 'Winter hours', revision: 7, week: [{ endMin: 1080 }] }));
+    expect(hook.result.current.hours.name).toBe('Winter hours');
+    const [latest] = await screen.findAllByRole('button', { name: 'Take the other back' });
+    fireEvent.click(latest as HTMLElement);
+    await waitFor(() => expect(kept).toMatchObject({ name: 'Business hours', week: [{ endMin: 1080 }] }));
+  });
+
+  it('undoes only what was done here', async () => {
+    await change(until(1080));
+    kept = { ...kept, name: 'Winter hours', revision: kept.revision + 1 };
+    await change(until(1100));
+    await waitFor(() => expect(kept.week[0]?.endMin).toBe(1100));
+    for (const end of [1080, 1020]) {
+      act(() => hook.result.current.undo?.());
+      await waitFor(() => expect(kept).toMatchObject({ name: 'Winter hours', week: [{ endMin: end }] }));
+    }
   });
 });

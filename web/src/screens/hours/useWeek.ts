@@ -1,81 +1,98 @@
-import type { Hours } from '@locutor/core/hours';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { useSWRConfig } from 'swr';
-import { api, ApiProblem, wordsOf } from '../../api/client';
+import { describeHoursClashes, mergeHours, readHours, type Hours } from '@locutor/core/hours';
+import { useEffect, useSyncExternalStore } from 'react';
+import { useSWRConfig, type ScopedMutator } from 'swr';
+import { api } from '../../api/client';
 import type { KeptHours } from '../../api/resources';
-import { tellProblem } from '../../parts/notices';
+import { forgetUndo, tellProblem } from '../../parts/notices';
+import { showMinutes } from '../../parts/time';
+import { Backup } from '../../saving/backups';
+import { failureOf } from '../../saving/failureOf';
+import { laterBy } from '../../saving/laterBy';
+import { Saver, type Kept, type SaverDoors } from '../../saving/saver';
+import { useSavers } from '../../saving/savers';
+import { takeUp } from '../../saving/takeUp';
+import { tellMerged } from '../../saving/tellMerged';
+import { Undoable } from '../../saving/undoable';
 
 interface Week {
   readonly hours: KeptHours;
-  /** Shows a change at once and saves it; a refusal is told and taken back. */
+  /** Shows a change at once and saves it; a refusal is told and taken back, and the answer is false then. */
   readonly change: (next: Hours) => Promise<boolean>;
   readonly undo: (() => void) | null;
   readonly redo: (() => void) | null;
 }
 
 /** A set of hours, changed in place: every change is saved, can be undone, and done again until another is made. */
-export function useWeek(hours: KeptHours): Week {
+export function useWeek(kept: KeptHours): Week {
   const { mutate } = useSWRConfig();
-  const [earlier, setEarlier] = useState<readonly Hours[]>([]);
-  const [undone, setUndone] = useState<readonly Hours[]>([]);
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  const revision = useRef(hours.revision);
-  useEffect(() => {
-    revision.current = Math.max(revision.current, hours.revision);
-  }, [hours.revision]);
-  const path = `/api/hours/${hours.id}`;
-
-  const save = useCallback(
-    async (next: Hours): Promise<boolean> => {
-      void mutate(path, { ...next, revision: revision.current }, { revalidate: false });
-      void mutate<readonly KeptHours[]>(
-        '/api/hours',
-        (all) => all?.map((each) => (each.id === next.id ? { ...next, revision: revision.current } : each)),
-        { revalidate: false },
-      );
-      const send = async (): Promise<boolean> => {
-        try {
-          const { name, periods, week, seasons, special } = next;
-          const body = { revision: revision.current, name, periods, week, seasons, special };
-          const saved = await api<KeptHours>(path, { method: 'PUT', body });
-          revision.current = saved.revision;
-          return true;
-        } catch (error) {
-          if (error instanceof ApiProblem && error.revision) revision.current = error.revision;
-          tellProblem(wordsOf(error));
-          await mutate(path);
-          return false;
-        }
-      };
-      const sent = queue.current.then(send);
-      queue.current = sent;
-      return sent;
-    },
-    [mutate, path],
-  );
+  const savers = useSavers();
+  const { saver, history: week } = savers.of(pathOf(kept), () => {
+    const backup = new Backup<Hours>(pathOf(kept), readHours);
+    const doors = { ...doorsOf(kept, mutate), backUp: backup.keep };
+    const made = new Saver<Hours>(keptOf(kept), doors, takeUp(backup));
+    const what = (): string => `The hours ${made.getPresent().name}`;
+    const describe = (): string => `a change of the hours ${made.getPresent().name}`;
+    const undoable = new Undoable(made, { merge: doors.merge, kind: 'hours', describe });
+    tellMerged(made, { what, change: undoable.change });
+    return { saver: made, history: undoable, what };
+  });
+  useEffect(() => saver.arrive(keptOf(kept)), [saver, kept]);
+  const hours = useSyncExternalStore(saver.subscribe, saver.getPresent);
+  const { canUndo, canRedo } = useSyncExternalStore(week.subscribe, week.getSnapshot);
 
   const change = async (next: Hours): Promise<boolean> => {
-    setEarlier((list) => [...list, hours]);
-    setUndone([]);
-    const isKept = await save(next);
-    if (!isKept) setEarlier((list) => list.slice(0, -1));
-    return isKept;
+    week.change(next);
+    try {
+      await saver.saveNow();
+      return true;
+    } catch {
+      const saving = saver.getSaving();
+      if (saving.type !== 'refused') return true;
+      tellProblem(saving.says);
+      if (saver.getPresent() === next) week.forget();
+      return false;
+    }
   };
-  const last = earlier.at(-1);
-  const undo = last
-    ? () => {
-        setEarlier((list) => list.slice(0, -1));
-        setUndone((list) => [...list, hours]);
-        void save(last);
-      }
-    : null;
-  const next = undone.at(-1);
-  const redo = next
-    ? () => {
-        setUndone((list) => list.slice(0, -1));
-        setEarlier((list) => [...list, hours]);
-        void save(next);
-      }
-    : null;
-  return { hours, change, undo, redo };
+  return {
+    hours: { ...hours, revision: saver.revision },
+    change,
+    undo: canUndo ? week.undo : null,
+    redo: canRedo ? week.redo : null,
+  };
+}
+
+const pathOf = ({ id }: Pick<Hours, 'id'>): string => `/api/hours/${id}`;
+
+function keptOf({ revision, ...document }: KeptHours): Kept<Hours> {
+  return { revision, document };
+}
+
+function doorsOf(of: Pick<Hours, 'id'>, mutate: ScopedMutator): Omit<SaverDoors<Hours>, 'backUp'> {
+  const path = pathOf(of);
+  const put = (saved: KeptHours): void => {
+    void mutate(path, saved, { revalidate: false });
+    void mutate<readonly KeptHours[]>(
+      '/api/hours',
+      (all) => all?.map((each) => (each.id === saved.id ? saved : each)),
+      { revalidate: false },
+    );
+  };
+  return {
+    async save({ revision }, { name, periods, week, seasons, special }) {
+      const body = { revision, name, periods, week, seasons, special };
+      const saved = await api<KeptHours>(path, { method: 'PUT', body });
+      put(saved);
+      return saved;
+    },
+    async load() {
+      const kept = await api<KeptHours>(path);
+      put(kept);
+      return keptOf(kept);
+    },
+    merge: mergeHours,
+    tell: ([, , theirs], clashes) => describeHoursClashes(theirs, clashes, showMinutes),
+    failureOf,
+    changed: forgetUndo,
+    later: laterBy,
+  };
 }

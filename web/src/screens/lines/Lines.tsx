@@ -11,9 +11,9 @@ import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { Lamp } from '../../parts/Lamp';
 import { tellDone, tellProblem } from '../../parts/notices';
-import { RowSavingNote } from '../../parts/RowSavingNote';
+import { SavingNote } from '../../saving/SavingNote';
 import { ScreenHead } from '../../parts/ScreenHead';
-import { useRowDraft } from '../../parts/useRowDraft';
+import { useRowDraft } from '../../saving/useRowDraft';
 import { CellField } from '../directory/CellField';
 import { DayField } from '../directory/Contacts';
 import { NumberField } from '../directory/NumberField';
@@ -47,7 +47,6 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
   const { data: hours = [] } = useAllHours();
   const { row, change, ...saving } = useRowDraft(list, kept);
   const others = lines.filter(({ id }) => id !== kept.id);
-  const isRefused = saving.saving.type === 'refused' || saving.saving.type === 'stale';
   return (
     <Box as="li" borderTopWidth="1px" borderColor="hairline" py="3" aria-label={kept.name}>
       <Flex align="center" gap="3" wrap="wrap">
@@ -107,7 +106,7 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
         </Box>
         {others.length > 0 && <ExchangeNumbers line={kept} others={others} />}
       </Flex>
-      {isRefused && <RowSavingNote {...saving} />}
+      <SavingNote {...saving} isBrief />
     </Box>
   );
 }

@@ -1,12 +1,14 @@
-import { Box, Button, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { longestEmail } from '@locutor/core/directory';
 import { useState, type ReactNode } from 'react';
 import { useSettings, type Settings as Kept } from '../../api/resources';
 import { api, wordsOf } from '../../api/client';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
-import { tellDone } from '../../parts/notices';
+import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
+import { SavingNote } from '../../saving/SavingNote';
+import { useSettingsDraft } from './useSettingsDraft';
 
 /** How e-mail leaves, and how long calls are kept. */
 export default function Settings() {
@@ -15,35 +17,17 @@ export default function Settings() {
     <Box pb="8">
       <ScreenHead title="Settings" />
       <Box px="6" maxW="640px">
-        {data && <Form key={data.revision} kept={data} />}
+        {data && <Fields kept={data} />}
       </Box>
     </Box>
   );
 }
 
-function Form({ kept }: { readonly kept: Kept }) {
-  const { mutate } = useSettings();
-  const [row, setRow] = useState({ ...kept, mailPassword: '' });
-  const [problem, setProblem] = useState<string | null>(null);
-  const set = (changes: Partial<typeof row>): void => setRow({ ...row, ...changes });
-  const save = async (): Promise<void> => {
-    const { mailPassword, ...others } = row;
-    try {
-      const body = { ...others, id: undefined, ...(mailPassword ? { mailPassword } : {}) };
-      await mutate(await api<Kept>('/api/settings', { method: 'PATCH', body }), { revalidate: false });
-      setProblem(null);
-      tellDone('The settings were saved.');
-    } catch (error) {
-      setProblem(wordsOf(error));
-    }
-  };
+function Fields({ kept }: { readonly kept: Kept }) {
+  const { row, change: set, ...saving } = useSettingsDraft(kept);
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <>
+      <SavingNote {...saving} />
       <Section title="Mail server">
         <Text color="quiet" mb="2">
           Without one, e-mails stay in the Outbox, where each can be looked at and saved.
@@ -80,13 +64,7 @@ function Form({ kept }: { readonly kept: Kept }) {
           placeholder="none needed"
           onChange={(mailUser) => set({ mailUser })}
         />
-        <Field
-          label="Password"
-          type="password"
-          value={row.mailPassword}
-          placeholder="as it was"
-          onChange={(mailPassword) => set({ mailPassword })}
-        />
+        <Password />
         <Field label="E-mails come from" value={row.mailFrom} onChange={(mailFrom) => set({ mailFrom })} />
       </Section>
       <Section title="Call log">
@@ -103,14 +81,39 @@ function Form({ kept }: { readonly kept: Kept }) {
           days.
         </Text>
       </Section>
-      {problem && (
-        <Text role="alert" mt="3" fontWeight="500">
-          {problem}
-        </Text>
-      )}
-      <Button type="submit" mt="4" colorPalette="petrol">
-        Save
-      </Button>
+    </>
+  );
+}
+
+/** Set on its own, and never kept in the browser: it cannot be read back. */
+function Password() {
+  const { data, mutate } = useSettings();
+  const [typed, setTyped] = useState('');
+  const keep = async (): Promise<void> => {
+    try {
+      const body = { revision: data?.revision, mailPassword: typed };
+      await mutate(await api<Kept>('/api/settings', { method: 'PATCH', body }), { revalidate: false });
+      setTyped('');
+      tellDone('The password was kept.');
+    } catch (error) {
+      tellProblem(wordsOf(error));
+    }
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <Flex align="flex-end" gap="2">
+        <Box flex="1" maxW="340px">
+          <Field label="Password" type="password" value={typed} placeholder="as it was" onChange={setTyped} />
+        </Box>
+        <Button type="submit" size="sm" variant="outline" disabled={typed === ''}>
+          Set the password
+        </Button>
+      </Flex>
     </form>
   );
 }
