@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { deskOf } from '../support/phones';
-import { expect, test } from '../support/test';
+import { expect, saved, test } from '../support/test';
 
 async function dial(page: Page, digits: string): Promise<void> {
   await page.getByLabel('Extension, box or code to dial').fill(digits);
@@ -111,8 +111,14 @@ test('the docked desk phone picks a waiting call; a mail server is set up', asyn
   await page.goto(`${server.url}/settings`);
   await page.getByRole('textbox', { name: 'Server' }).fill('mail.larkspurcove.example');
   await page.getByLabel('Days that calls are kept, 1 to 3650').fill('90');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('The settings were saved.')).toBeVisible();
+  await page.getByLabel('Days that calls are kept, 1 to 3650').blur();
+  await saved(page);
+  await page.getByLabel('Password').fill('not to be read back');
+  await page.getByRole('button', { name: 'Set the password' }).click();
+  await expect(page.getByText('The password was kept.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Server' })).toHaveValue('mail.larkspurcove.example');
+  await expect(page.getByLabel('Password')).toHaveValue('');
   await page.goto(`${server.url}/traffic`);
   await expect(page.getByText('Calls are kept for 90 days.')).toBeVisible();
 

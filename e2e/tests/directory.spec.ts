@@ -110,6 +110,7 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
   await page.getByRole('button', { name: 'Delete Bram Lindqvist' }).click();
   const member = page.getByRole('dialog', { name: 'Bram Lindqvist is still used' });
   await expect(member).toContainText('a member of the group Yard');
+  await member.getByLabel('Who or what is put there').selectOption('Mateo O’Dowd');
   await member.getByRole('button', { name: 'Replace everywhere' }).click();
   await expect(page.getByText('Bram Lindqvist was replaced everywhere and deleted.')).toBeVisible();
 });

@@ -153,6 +153,7 @@ test('a period that answers somewhere is not removed; a new one answers once it 
   await evening.getByRole('button', { name: 'Let something else answer' }).click();
   await page.getByRole('button', { name: 'Add a step to the answer during Evening' }).click();
   await page.getByLabel('What the answer during Evening, step 1 does').selectOption('goTo');
+  await page.getByLabel('Sheet of the answer during Evening, step 1', { exact: true }).selectOption('Welcome');
   await saved(page);
   await expect(page.getByRole('button', { name: 'Evening, Welcome Fri 6:30 PM' })).toBeVisible();
 });
@@ -179,6 +180,7 @@ test('a greeting is typed, given a voice, heard, and used by a box', async ({ pa
   await page.getByRole('button', { name: /^Delete Yard box/ }).click();
   const dialog = page.getByRole('dialog', { name: 'Yard box is still used' });
   await expect(dialog).toContainText('the greeting of the box Yard');
+  await dialog.getByLabel('Who or what is put there').selectOption('Moorings box');
   await dialog.getByRole('button', { name: 'Replace everywhere' }).click();
   await expect(page.getByRole('row', { name: /^Moorings box/ })).toContainText('the box Yard');
   await expect(page.getByRole('row', { name: /^Yard box/ })).toHaveCount(0);

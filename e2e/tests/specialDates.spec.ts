@@ -58,6 +58,7 @@ test('special dates can have an answer of their own', async ({ page, server }) =
   await row.getByRole('button', { name: 'Let something else answer' }).click();
   await page.getByRole('button', { name: 'Add a step to the answer on special dates' }).click();
   await page.getByLabel('What the answer on special dates, step 1 does').selectOption('goTo');
+  await page.getByLabel('Sheet of the answer on special dates, step 1', { exact: true }).selectOption('Welcome');
   await callAt(page, '2026-12-28T10:00');
   await expect(heard(page)).toContainText('The boatyard is closed from Christmas to New Year.');
   await expect(heard(page)).toContainText('For moorings and dock space, press 1.');

@@ -30,6 +30,8 @@ test('of two who put on air, the later is told whose is there, and looks again',
   await saved(page);
   await page.goto(`${server.url}/on-air`);
   const other = await context.newPage();
+  // A window that has not heard yet of what the other one does.
+  await other.routeWebSocket('**/api/live/changes', () => undefined);
   await other.goto(page.url());
   for (const [each, by] of [
     [page, 'Tamsin Okafor'],

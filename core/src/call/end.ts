@@ -67,6 +67,7 @@ function stopWhatGoesOn(run: Run): void {
     case 'idle':
     case 'pinChecking':
     case 'connected':
+    case 'onward':
     case 'ended':
       return;
     default:

@@ -13,7 +13,7 @@ export type Dialled =
 export function readDigits(ready: Ready, digits: string): Dialled {
   const found = ready.byExtension.get(digits);
   if (found && !ready.beginnings.has(digits)) return { type: 'found', found };
-  return digits.length < ready.longestExtension ? { type: 'more' } : { type: 'nobody' };
+  return ready.beginnings.has(digits) ? { type: 'more' } : { type: 'nobody' };
 }
 
 /** Reads digits after the caller is done, by # or by waiting. */

@@ -1,6 +1,7 @@
 import { boxOf, personDefaults, spokenName, type Group, type PersonId } from '../directory';
 import { defaultRingSeconds, isKey, type Key, type Menu, type SheetId, type Slot } from '../line';
 import { understand } from '../speech';
+import type { PlayItem } from './effect';
 import { endCall } from './end';
 import { idOf, readDigits, readFinished } from './extension';
 import { planOfDialled } from './group';
@@ -15,12 +16,27 @@ type InMenu = MenuSpeaking | MenuWaiting | MenuDialling;
 
 /** Says a menu; keys count meanwhile if the menu allows it. */
 export function sayMenu(run: Run, sheetId: SheetId, tries: Tries): void {
-  const items = sheetItems(run, sheetId);
-  if (items.length === 0) return waitForKey(run, { sheetId, tries });
-  setPhase(run, { type: 'menuSpeaking', sheetId, tries, playId: play(run, items) });
+  sayInMenu(run, sheetId, tries, sheetItems(run, sheetId), 'key');
 }
 
-export function waitForKey(run: Run, { sheetId, tries }: Pick<MenuSpeaking, 'sheetId' | 'tries'>): void {
+/** The menu was said, or the words before it: what comes then. */
+export function goOnInMenu(run: Run, { sheetId, tries, then }: Pick<MenuSpeaking, 'sheetId' | 'tries' | 'then'>): void {
+  if (then === 'menu') sayMenu(run, sheetId, tries);
+  else waitForKey(run, { sheetId, tries });
+}
+
+function sayInMenu(
+  run: Run,
+  sheetId: SheetId,
+  tries: Tries,
+  items: readonly PlayItem[],
+  then: MenuSpeaking['then'],
+): void {
+  if (items.length === 0) goOnInMenu(run, { sheetId, tries, then });
+  else setPhase(run, { type: 'menuSpeaking', sheetId, tries, then, playId: play(run, items) });
+}
+
+function waitForKey(run: Run, { sheetId, tries }: Pick<MenuSpeaking, 'sheetId' | 'tries'>): void {
   const menu = menuOf(run, sheetId);
   if (!menu) return endCall(run, 'pathRanOut');
   setPhase(run, { type: 'menuWaiting', sheetId, tries, timerId: startTimer(run, menu.waitSeconds * 1000) });
@@ -156,9 +172,7 @@ function failAt(run: Run, menu: Menu, tries: Tries, how: 'silence' | 'wrongKey')
   const slot: Slot = { type: how, sheetId: menu.id };
   if (enough) return { type: 'path', place: { slot, stepIndex: 0, then: null } };
   const part = how === 'silence' ? 'silenceWords' : 'wrongKeyWords';
-  const items = partItems(run, menu.id, part, menu[part]);
-  if (items.length === 0) return { type: 'menu', sheetId: menu.id, tries };
-  sayThen(run, items, { type: 'menu', sheetId: menu.id, tries });
+  sayInMenu(run, menu.id, tries, partItems(run, menu.id, part, menu[part]), 'menu');
   return undefined;
 }
 

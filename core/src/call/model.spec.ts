@@ -198,10 +198,7 @@ class Teller {
   /** The option that a key, perhaps with more digits after it, means; undefined when it means nothing. */
   private dialInMenu(menu: Menu, key: Key): Key | undefined {
     let digits: string = key;
-    const begins = (): boolean =>
-      this.extensions().some((extension) => extension.startsWith(digits) && extension !== digits);
-    const longest = Math.max(...this.extensions().map((extension) => extension.length));
-    while (menu.extensions && (digits.length > 1 || begins()) && digits.length < longest) {
+    while (menu.extensions && this.begins(digits)) {
       const turn = this.nextTurn();
       if (turn.type === 'silence' || turn.key === '#' || turn.key === '*') break;
       digits += turn.key;
@@ -252,9 +249,11 @@ class Teller {
     return queue && { queueId: queue.id };
   }
 
-  private extensions(): readonly string[] {
+  /** Whether these digits are the beginning of a longer extension. */
+  private begins(digits: string): boolean {
     const { people, groups, queues } = this.script;
-    return [...people, ...groups, ...queues].map(({ extension }) => extension);
+    const extensions = [...people, ...groups, ...queues].map(({ extension }) => extension);
+    return extensions.some((extension) => extension.startsWith(digits) && extension !== digits);
   }
 
   private search(by: 'firstName' | 'lastName' | 'eitherName', seconds: number): void {
@@ -284,7 +283,7 @@ class Teller {
     const { people } = this.script;
     for (let asked = 0; asked < 3; asked += 1) {
       this.story.push('dial');
-      const digits = this.gather((typed) => typed.length >= 3);
+      const digits = this.gather((typed) => !this.begins(typed));
       if (digits === 'given up') return;
       const other = this.dialled(digits);
       if (other && 'groupId' in other) {
@@ -459,6 +458,7 @@ function nextEvent(
       if (phase.reason === 'hungUp') return endWith(story, 'hang up');
       return phase.reason === 'blocked' ? endWith(story, 'blocked') : null;
     case 'idle':
+    case 'onward':
     case 'connected':
     case 'onHold':
     case 'pinSpeaking':

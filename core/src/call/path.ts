@@ -9,6 +9,7 @@ import {
   type Slot,
   type Step,
 } from '../line';
+import type { Answer } from '../hours';
 import { unreachable } from '../result';
 import { ask } from './ask';
 import { endCall, startCallRecording, stopCallRecording } from './end';
@@ -16,7 +17,7 @@ import { callLimits } from './limits';
 import { sayMenu } from './menu';
 import { planOfStep, ringGroup } from './group';
 import { greetForMessage } from './message';
-import { answerFor, stepsAt } from './ready';
+import { answerFor, stepsAt, type ReadyLine } from './ready';
 import { outsideTargetOf } from './outside';
 import { enterQueue } from './queue';
 import { ring, whyNotPerson } from './ringing';
@@ -25,6 +26,7 @@ import type { Place, RingPlan } from './state';
 import type { OutsideTarget, Target } from './target';
 import type { NotAnswered } from './reasons';
 import { lineItems, phrases, sheetItems, spokenItems, wordsItems } from './words';
+import { wordsFirst } from './wordsFirst';
 
 /**
  * What taking a step led to: the call now waits for an event, the next step is to be taken, or a path with a name of
@@ -228,6 +230,14 @@ function announce(run: Run, sheetId: SheetId): void {
   else sayThen(run, items, { type: 'path', place });
 }
 
+/** What the caller of a line hears before anything else, then what answers. */
+export function beginLine(run: Run, { script }: ReadyLine, answer: Answer): void {
+  const place: Place = { slot: slotOfAnswer(answer), stepIndex: 0, then: null };
+  const words = wordsFirst(script, answer, run.atMs);
+  if (words === '') takePath(run, place);
+  else sayThen(run, wordsItems(run, words, { type: 'line' }), { type: 'path', place });
+}
+
 function enterLine(run: Run, lineId: LineId): Taken {
   const line = run.ready.lines.get(lineId);
   if (!line) return 'goesOn';
@@ -241,7 +251,7 @@ function enterLine(run: Run, lineId: LineId): Taken {
   state.menus = [];
   const winner = answerFor(line, run.script, state.callerNumber, run.atMs);
   note(run, { type: 'line', lineId, answer: winner });
-  takePath(run, { slot: slotOfAnswer(winner), stepIndex: 0, then: null });
+  beginLine(run, line, winner);
   return 'waits';
 }
 

@@ -71,6 +71,8 @@ export function takeQueueKey(run: Run, waiting: InQueue, key: Key): Next | undef
 /** The queue did not connect the caller: its path for this reason, then what the script says. */
 export function leaveQueue(run: Run, waiting: Queuing | InQueue, reason: QueueReason): Next {
   stopWaiting(run, waiting, reason);
+  // The wait is over and told: a path that ends the call at once must not end it a second time.
+  setPhase(run, { type: 'onward' });
   const { queueId, place } = waiting;
   return { type: 'path', place: { slot: { type: 'queue', queueId, reason }, stepIndex: 0, then: place } };
 }

@@ -1,5 +1,5 @@
 import { closedAllDay, instantOf, specialDateId, type Hours, type SpecialDate } from '../hours';
-import type { AnsweringRule } from '../line';
+import { lineId, type AnsweringRule } from '../line';
 import { attendant, hours, message, open, script, slipHolders, zone } from '../testing/boatyard';
 import { runTrial } from '../exchange';
 import type { CallScript } from './script';
@@ -61,5 +61,36 @@ describe('a call on a special date', () => {
   it('has a word of the date only where that has some', () => {
     const of = scriptWith([anySpecial], [{ ...storm, words: '' }]);
     expect(heard(of, '2026-11-24T13:00')[0]).toBe('On special dates.');
+  });
+});
+
+describe('a line that is handed over to', () => {
+  const shed = lineId.create('shed');
+  const handingOver = (of: CallScript): CallScript => {
+    const [main] = of.lines;
+    if (!main) throw new Error('There is no line');
+    const away: AnsweringRule['path'] = [{ type: 'toLine', lineId: shed }];
+    const first = { ...main, hours, attendant: { ...attendant, answering: { rules: [], otherwise: away } } };
+    return { ...of, lines: [first, { ...main, id: shed, number: '+12075550155' }] };
+  };
+
+  it('says the words of its special date, as if it had been dialled', () => {
+    const of = handingOver(scriptWith([whileOpen]));
+    expect(heard(of, '2026-11-24T10:00').slice(0, 2)).toEqual([storm.words, 'While open.']);
+    expect(heard(of, '2026-11-25T10:00')[0]).toBe('While open.');
+  });
+
+  it('says the words of its switch', () => {
+    const of = handingOver(scriptWith([whileOpen]));
+    const fromMs = instantOf('2026-11-25T09:00', zone);
+    const switched = {
+      to: { type: 'closed' },
+      fromMs,
+      untilMs: fromMs + 36_000_000,
+      words: 'Closed for a funeral.',
+      by: '',
+    };
+    const lines = of.lines.map((line) => (line.id === shed ? { ...line, switched: switched as never } : line));
+    expect(heard({ ...of, lines }, '2026-11-25T10:00')[0]).toBe('Closed for a funeral.');
   });
 });

@@ -24,7 +24,6 @@ export interface Tries {
 /** What comes once the words being said were heard, or once somebody did not answer. */
 export type Next =
   | { readonly type: 'path'; readonly place: Place }
-  | { readonly type: 'menu'; readonly sheetId: SheetId; readonly tries: Tries }
   | { readonly type: 'enter'; readonly sheetId: SheetId }
   | { readonly type: 'ring'; readonly ring: RingPlan }
   | { readonly type: 'ringGroup'; readonly ring: GroupPlan }
@@ -82,6 +81,11 @@ export type MenuSpeaking = {
   readonly sheetId: SheetId;
   readonly playId: number;
   readonly tries: Tries;
+  /**
+   * What follows: a key is waited for, or the menu is said, where this was that a key has no use or nobody pressed one.
+   * Such words are part of the menu: keys count while they are said as they do during the menu.
+   */
+  readonly then: 'key' | 'menu';
 };
 /** A menu was said and a key is waited for. */
 export type MenuWaiting = {
@@ -217,6 +221,8 @@ export type TakeWaiting = Omit<TakeAsking, 'type' | 'playId'> & {
   readonly type: 'takeWaiting';
   readonly timerId: number;
 };
+/** A wait is over and the call goes on with a path, within the same step: no call is ever left so. */
+export type Onward = { readonly type: 'onward' };
 export type Ended = { readonly type: 'ended'; readonly reason: EndReason };
 
 export type Phase =
@@ -245,6 +251,7 @@ export type Phase =
   | TakeFinishing
   | TakeAsking
   | TakeWaiting
+  | Onward
   | Ended;
 
 /** A call. It holds no clock and no chance, and is plain JSON. */

@@ -1,4 +1,3 @@
-import { slotOfAnswer } from '../line';
 import { unreachable } from '../result';
 import { ask, passAsk, takeAskKey, takeAskWords, waitForAnswer } from './ask';
 import { askPin, checkPin, hearNext, takeHearingKey, takePin, takePinKey, waitForPin } from './boxVisit';
@@ -24,9 +23,9 @@ import type {
 import { afterGroup, ringGroup } from './group';
 import { hold, holdOn, resume } from './hold';
 import { callLimits } from './limits';
-import { afterUnanswered, passSilently, sayMenu, takeKey, takeWords, waitForKey } from './menu';
+import { afterUnanswered, goOnInMenu, passSilently, takeKey, takeWords } from './menu';
 import { beginMessage, finishMessage } from './message';
-import { enterSheet, followPath, handOver, takePath } from './path';
+import { beginLine, enterSheet, followPath, handOver, takePath } from './path';
 import {
   askPlace,
   beginWait,
@@ -49,10 +48,8 @@ import {
   waitForTakeKey,
 } from './recorder';
 import { accept, answer, ring, tryNextPhone } from './ringing';
-import { newId, note, sayThen, startTimer, stopPlaying, type Run } from './run';
+import { newId, note, startTimer, stopPlaying, type Run } from './run';
 import type { CallScript } from './script';
-import { wordsItems } from './words';
-import { wordsFirst } from './wordsFirst';
 import type { CallState, Next } from './state';
 
 export interface StepResult {
@@ -135,10 +132,7 @@ function answerCall(run: Run, { callerNumber, atMs, to }: Dialled): void {
   }
   const winner = answerFor(line, script, callerNumber, atMs);
   note(run, { type: 'called', callerNumber, lineId: script.lineId, answer: winner });
-  const place = { slot: slotOfAnswer(winner), stepIndex: 0, then: null } as const;
-  const words = wordsFirst(line.script, winner, atMs);
-  if (words === '') return takePath(run, place);
-  sayThen(run, wordsItems(run, words, { type: 'line' }), { type: 'path', place });
+  beginLine(run, line, winner);
 }
 
 function pressKey(run: Run, { key }: KeyPressed): void {
@@ -187,7 +181,7 @@ function endPlay(run: Run, { playId }: PlayEnded): void {
   if (!('playId' in phase) || phase.playId !== playId) return;
   switch (phase.type) {
     case 'menuSpeaking':
-      return waitForKey(run, phase);
+      return goOnInMenu(run, phase);
     case 'askSpeaking':
       return waitForAnswer(run, phase.ask);
     case 'boxGreeting':
@@ -216,8 +210,6 @@ function goOn(run: Run, next: Next | undefined): void {
   switch (next.type) {
     case 'path':
       return followPath(run, next.place);
-    case 'menu':
-      return sayMenu(run, next.sheetId, next.tries);
     case 'enter':
       enterSheet(run, next.sheetId);
       return;

@@ -321,9 +321,19 @@ describe('extensions dialled in a menu', () => {
   });
 
   it('that nobody has are a wrong key', () => {
-    const { transcript } = runTrial(dialling(), { ...quiet, caller: [...type(1000, '299'), hangUpAt(3000)] });
-    expect(transcript).toContainEqual(expect.objectContaining({ type: 'dialledExtension', digits: '299', to: null }));
+    const { transcript } = runTrial(dialling(), { ...quiet, caller: [...type(1000, '239'), hangUpAt(3000)] });
+    expect(transcript).toContainEqual(expect.objectContaining({ type: 'dialledExtension', digits: '239', to: null }));
     expect(transcript).toContainEqual(expect.objectContaining({ text: 'Sorry, that key has no use here.' }));
+  });
+
+  it('are taken as soon as they can mean nothing else', () => {
+    const noted = (digits: string) =>
+      runTrial(dialling(), { ...quiet, caller: [...type(1000, digits), hangUpAt(9000)] }).transcript.find(
+        ({ type: kind }) => kind === 'dialledExtension',
+      );
+    // The second digit, 300 ms later, already begins no extension.
+    expect(noted('29')).toMatchObject({ digits: '29', to: null, atMs: openMoment + 1300 });
+    expect(noted('204')).toMatchObject({ digits: '204', atMs: openMoment + 1600 });
   });
 
   it('lead to the person’s own box when they do not answer, else back to the menu', () => {

@@ -126,6 +126,8 @@ export {
 } from './words/en';
 export { differences, type Difference } from './differences';
 export { mergeAttendants } from './mergeAttendants';
+export { newStep, type Around } from './newStep';
+export { isUnchosen, unchosen } from './unchosen';
 export { describeAttendantClashes } from './words/clash.en';
 export { differencesInWords, type ToldDifference } from './words/differences.en';
 export { pathSentence, sheetLines, type SheetLine } from './words/sheetLines.en';

@@ -1,5 +1,16 @@
 import { boxOf, type Box } from '../directory';
-import { messageDefaults, pathAt, pathEnds, sheetOfSlot, type Edit, type Path, type Slot, type Step } from '../line';
+import {
+  messageDefaults,
+  pathAt,
+  pathEnds,
+  placedSteps,
+  sheetOfSlot,
+  type Edit,
+  type Path,
+  type PlacedStep,
+  type Slot,
+  type Step,
+} from '../line';
 import type { ProofSubject } from './rule';
 
 /** The step of a path that has been found, taken out; the path still ends. */
@@ -30,7 +41,7 @@ export function pathFix(subject: ProofSubject, slot: Slot, path: Path): { readon
 
 function endedPath(subject: ProofSubject, slot: Slot, path: Path): Path | undefined {
   if (pathEnds(subject.attendant, endingIn(slot, path))) return path;
-  const box = boxFor(subject, path);
+  const box = boxFor(subject, slot, path);
   return box && [...path, { type: 'takeMessage', boxId: box.id, ...messageDefaults }];
 }
 
@@ -39,13 +50,25 @@ export function endingIn(slot: Slot, path: Path): Path {
   return sheetOfSlot(slot) ? path : path.filter(({ type }) => type !== 'back' && type !== 'sayAgain');
 }
 
-/** Where those who reach nobody on a path would leave a message: whose box it is, or the one named as the group. */
-function boxFor({ boxes, groups }: ProofSubject, path: Path): Box | undefined {
+/**
+ * Where those who reach nobody on a path would leave a message: whose box it is, or the one named as the group; else the
+ * box that is used nearest by, or the only one there is.
+ */
+function boxFor({ attendant, boxes, groups }: ProofSubject, slot: Slot, path: Path): Box | undefined {
   for (const step of [...path].reverse()) {
     const group = step.type === 'ringGroup' ? groups.find(({ id }) => id === step.groupId)?.name : undefined;
     const own =
       step.type === 'ring' ? boxOf(boxes, step.personId) : boxes.find(({ name }) => group && name.startsWith(group));
     if (own) return own;
   }
-  return boxes.find(({ ownerId, tell, code }) => ownerId || tell.length > 0 || code) ?? boxes[0];
+  const placed = placedSteps(attendant);
+  const onSheet = placed.filter((each) => sheetOfSlot(slot) && sheetOfSlot(each.slot) === sheetOfSlot(slot));
+  return mostUsed(boxes, onSheet) ?? mostUsed(boxes, placed) ?? (boxes.length === 1 ? boxes[0] : undefined);
+}
+
+function mostUsed(boxes: readonly Box[], placed: readonly PlacedStep[]): Box | undefined {
+  const uses = ({ id }: Box): number =>
+    placed.filter(({ step }) => step.type === 'takeMessage' && step.boxId === id).length;
+  const used = boxes.filter((box) => uses(box) > 0);
+  return used.sort((one, other) => uses(other) - uses(one))[0];
 }

@@ -32,6 +32,7 @@ import { noWords } from './rules/noWords';
 import { nobodyThere } from './rules/nobodyThere';
 import { nobodyWorking } from './rules/nobodyWorking';
 import { notANumber } from './rules/notANumber';
+import { notChosen } from './rules/notChosen';
 import { outOfService } from './rules/outOfService';
 import { ownNumber } from './rules/ownNumber';
 import { ownVoicemail } from './rules/ownVoicemail';
@@ -62,6 +63,7 @@ import { zeroUnused } from './rules/zeroUnused';
 export const rules = [
   pathEmpty,
   pathStops,
+  notChosen,
   toDeleted,
   nobodyThere,
   noFallback,

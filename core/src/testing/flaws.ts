@@ -6,6 +6,7 @@ import {
   newMenu,
   ringDefaults,
   sheetId,
+  unchosen,
   takeId,
   type Attendant,
   type Edit,
@@ -127,6 +128,10 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
   pathStops: {
     edits: [onKey1(ringFor(priya.id, 24))],
     says: 'Key 1 of Welcome stops: if nobody picks up, the caller is cut off.',
+  },
+  notChosen: {
+    edits: [onKey1(ringFor(unchosen(personId), 24), ...leaveMessage)],
+    says: 'Key 1 of Welcome does not say yet whom or where it leads to.',
   },
   toDeleted: {
     edits: [{ type: 'removeSheet', sheetId: fuelId }],

@@ -12,6 +12,7 @@ import {
 } from '@locutor/core/call';
 import type { BoxId, Tell } from '@locutor/core/directory';
 import type { TakeId } from '@locutor/core/line';
+import { unreachable } from '@locutor/core/result';
 import { heardMs, type CallId, type HandsetHears, type HeardItem } from '@locutor/core/exchange';
 import type { CallEntity } from '../callLog/call.entity';
 import type { Clock, Stop } from '../clock/clock';
@@ -136,8 +137,16 @@ export class LiveCallRun {
         return this.doors.markMessage(effect.messageId, effect.as);
       case 'hangUp':
         return this.end();
-      default:
+      // Of these the exchange takes care, or the transcript alone.
+      case 'note':
+      case 'askToAccept':
+      case 'handOver':
+      case 'enterQueue':
+      case 'leaveQueue':
+      case 'askPlace':
         return;
+      default:
+        return unreachable(effect);
     }
   }
 
@@ -269,12 +278,13 @@ export class LiveCallRun {
   }
 
   private end(): void {
+    // Before anything else: whatever fails after this, the call is in the log as it was.
+    this.log(true);
     for (const stop of this.timers.values()) stop();
     this.timers.clear();
     this.playing = null;
     this.stopRingback();
     const last = this.transcript.at(-1);
-    this.log(true);
     if (last?.type === 'ended') this.ear?.send({ type: 'ended', reason: last.reason });
   }
 

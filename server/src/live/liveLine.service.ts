@@ -30,6 +30,7 @@ import {
 import type { LineId, TakeId } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { idKind } from '@locutor/core/id';
+import { unreachable } from '@locutor/core/result';
 import { AudioStore } from '../audio/audioStore';
 import { BoxPinsService } from '../boxes/boxPins.service';
 import { CallLog } from '../callLog/callLog.service';
@@ -370,7 +371,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       this.runs.get(id)?.show(call.state);
       this.askers.get(id)?.phaseIs(call.state.phase.type);
     }
-    for (const effect of effects) this.carryOut(effect, atMs);
+    for (const effect of effects) this.carryOutAlone(effect, atMs);
     for (const id of changed) if (before.calls.has(id) && !exchange.calls.has(id)) this.end(id);
     if (exchange !== before) this.changed();
   }
@@ -409,6 +410,19 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         return this.forgetTake(effect.callId);
       case 'noSuchNumber':
         this.desks.get(effect.personId)?.forEach((ear) => ear.noSuchNumber(effect.digits));
+        return;
+      default:
+        return unreachable(effect);
+    }
+  }
+
+  /** One effect that fails does not take the others of its step with it. */
+  private carryOutAlone(effect: ExchangeEffect, atMs: number): void {
+    try {
+      this.carryOut(effect, atMs);
+    } catch (error) {
+      const what = effect.type === 'forCall' ? effect.effect.type : effect.type;
+      console.error(`The line could not carry out ${what}:`, error);
     }
   }
 

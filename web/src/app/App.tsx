@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { Suspense, useEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useLines } from '../api/resources';
 import { DraftProvider } from '../draft/DraftProvider';
@@ -7,34 +7,13 @@ import { Notices } from '../parts/notices';
 import { useServerChanges } from '../saving/useServerChanges';
 import { Frame } from './Frame';
 import { lineAt } from './lineAt';
-
-const Today = lazy(() => import('../screens/today/Today'));
-const Script = lazy(() => import('../screens/script/Script'));
-const Hours = lazy(() => import('../screens/hours/Hours'));
-const Year = lazy(() => import('../screens/year/Year'));
-const Greetings = lazy(() => import('../screens/greetings/Greetings'));
-const Directory = lazy(() => import('../screens/directory/Directory'));
-const Starters = lazy(() => import('../screens/starters/Starters'));
-const Lines = lazy(() => import('../screens/lines/Lines'));
-const TimeMap = lazy(() => import('../screens/timeMap/TimeMap'));
-const Messages = lazy(() => import('../screens/messages/Messages'));
-const Traffic = lazy(() => import('../screens/traffic/Traffic'));
-const Settings = lazy(() => import('../screens/settings/Settings'));
-const OnAir = lazy(() => import('../screens/onAir/OnAir'));
-const Proof = lazy(() => import('../screens/proof/Proof'));
-const Rehearsals = lazy(() => import('../screens/rehearsals/Rehearsals'));
-const Paths = lazy(() => import('../screens/paths/Paths'));
-const Versions = lazy(() => import('../screens/versions/Versions'));
-const OneVersion = lazy(() => import('../screens/versions/OneVersion'));
-const FirstCalls = lazy(() => import('../screens/firstCalls/FirstCalls'));
-const HandsetPage = lazy(() => import('../live/HandsetPage'));
-const DeskPage = lazy(() => import('../live/DeskPage'));
-const Start = lazy(() => import('../screens/start/Start'));
+import { loadTheRest, screens } from './screens';
 
 /** Every screen and its address. */
 export function App() {
   const { data: lines, error, mutate } = useLines();
   useServerChanges();
+  useEffect(loadTheRest, []);
   if (error && !lines) return <NotLoaded error={error} again={() => void mutate()} />;
   if (!lines) return null;
   const { line, basename } = lineAt(lines, window.location.pathname);
@@ -44,8 +23,8 @@ export function App() {
       <Suspense fallback={null}>
         {line ? (
           <Routes>
-            <Route path="handset" element={<HandsetPage />} />
-            <Route path="desk/:personId?" element={<DeskPage />} />
+            <Route path="handset" element={<screens.HandsetPage />} />
+            <Route path="desk/:personId?" element={<screens.DeskPage />} />
             <Route
               element={
                 <DraftProvider line={line}>
@@ -53,32 +32,32 @@ export function App() {
                 </DraftProvider>
               }
             >
-              <Route path="today" element={<Today />} />
-              <Route path="script/:sheetId?" element={<Script />} />
-              <Route path="time-map" element={<TimeMap />} />
-              <Route path="starters" element={<Starters />} />
-              <Route path="lines" element={<Lines />} />
-              <Route path="hours" element={<Hours />} />
-              <Route path="hours/year" element={<Year />} />
-              <Route path="greetings/:greetingId?" element={<Greetings />} />
+              <Route path="today" element={<screens.Today />} />
+              <Route path="script/:sheetId?" element={<screens.Script />} />
+              <Route path="time-map" element={<screens.TimeMap />} />
+              <Route path="starters" element={<screens.Starters />} />
+              <Route path="lines" element={<screens.Lines />} />
+              <Route path="hours" element={<screens.Hours />} />
+              <Route path="hours/year" element={<screens.Year />} />
+              <Route path="greetings/:greetingId?" element={<screens.Greetings />} />
               <Route path="directory" element={<Navigate to="/directory/people" replace />} />
-              <Route path="directory/:list/:rowId?" element={<Directory />} />
-              <Route path="messages/:part?" element={<Messages />} />
-              <Route path="traffic/:callId?" element={<Traffic />} />
-              <Route path="settings" element={<Settings />} />
-              <Route path="proof" element={<Proof />} />
-              <Route path="rehearsals" element={<Rehearsals />} />
-              <Route path="rehearsals/paths" element={<Paths />} />
-              <Route path="on-air" element={<OnAir />} />
-              <Route path="versions" element={<Versions />} />
-              <Route path="versions/:versionId" element={<OneVersion />} />
-              <Route path="first-calls/:versionId?" element={<FirstCalls />} />
+              <Route path="directory/:list/:rowId?" element={<screens.Directory />} />
+              <Route path="messages/:part?" element={<screens.Messages />} />
+              <Route path="traffic/:callId?" element={<screens.Traffic />} />
+              <Route path="settings" element={<screens.Settings />} />
+              <Route path="proof" element={<screens.Proof />} />
+              <Route path="rehearsals" element={<screens.Rehearsals />} />
+              <Route path="rehearsals/paths" element={<screens.Paths />} />
+              <Route path="on-air" element={<screens.OnAir />} />
+              <Route path="versions" element={<screens.Versions />} />
+              <Route path="versions/:versionId" element={<screens.OneVersion />} />
+              <Route path="first-calls/:versionId?" element={<screens.FirstCalls />} />
               <Route path="*" element={<Navigate to="/today" replace />} />
             </Route>
           </Routes>
         ) : (
           <Routes>
-            <Route path="start" element={<Start />} />
+            <Route path="start" element={<screens.Start />} />
             <Route path="*" element={<Navigate to="/start" replace />} />
           </Routes>
         )}

@@ -20,6 +20,7 @@ import type { Held, Savers } from '../saving/savers';
 import { takeUp } from '../saving/takeUp';
 import { tellMerged } from '../saving/tellMerged';
 import { DraftStore } from './draftStore';
+import { recallHistory, rememberHistory } from './historyMemory';
 
 export const draftPath = (lineId: LineId): string => `/api/lines/${lineId}/draft`;
 
@@ -38,7 +39,8 @@ export function openDraft(savers: Savers, line: KeptLine, draft: Draft): HeldDra
     const backup = new Backup<Attendant>(path, readAttendant);
     const doors = { ...doorsOf(line.id, () => names), backUp: backup.keep };
     const saver = new Saver(keptOf(draft), doors, takeUp(backup));
-    const store = new DraftStore(saver);
+    const store = new DraftStore(saver, recallHistory(path, saver.getPresent()));
+    window.addEventListener('pagehide', () => rememberHistory(path, store.getSnapshot().history));
     const what = (): string => `The script of ${line.name}`;
     tellMerged(saver, {
       what,

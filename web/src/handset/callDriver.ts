@@ -18,6 +18,7 @@ import {
   type ExchangeEvent,
 } from '@locutor/core/exchange';
 import type { Key } from '@locutor/core/line';
+import { unreachable } from '@locutor/core/result';
 import { record, type MicrophoneProblem, type Recording } from './microphone';
 import { playItems, playOverAndOver } from './speaker';
 import { playKeyTone, playRingback } from './sounds';
@@ -158,8 +159,13 @@ export class CallDriver {
     effects.forEach((effect, index) => {
       const first = this.view.transcript.length;
       this.set({ transcript: [...this.view.transcript, ...(entries[index] ?? [])] });
-      if (effect.type === 'forCall') this.carryOut(effect.effect, first);
-      else this.keepTime(effect);
+      // One that fails, as sound may, does not take the others with it.
+      try {
+        if (effect.type === 'forCall') this.carryOut(effect.effect, first);
+        else this.keepTime(effect);
+      } catch (error) {
+        console.error(`The handset could not carry out ${effect.type}:`, error);
+      }
     });
   }
 
@@ -172,12 +178,23 @@ export class CallDriver {
   }
 
   private keepTime(effect: Exclude<ExchangeEffect, { type: 'forCall' }>): void {
-    if (effect.type === 'startTimer') {
-      const { timerId, afterMs } = effect;
-      const timer = setTimeout(() => this.step({ type: 'timerOver', atMs: this.now(), timerId }), afterMs);
-      this.stops.set(`exchange ${timerId}`, () => clearTimeout(timer));
+    switch (effect.type) {
+      case 'startTimer': {
+        const { timerId, afterMs } = effect;
+        const timer = setTimeout(() => this.step({ type: 'timerOver', atMs: this.now(), timerId }), afterMs);
+        this.stops.set(`exchange ${timerId}`, () => clearTimeout(timer));
+        return;
+      }
+      case 'stopTimer':
+        return this.stop(`exchange ${effect.timerId}`);
+      // Of the staff nobody listens here: whoever is at the handset answers for them.
+      case 'askMember':
+      case 'takeUnanswered':
+      case 'noSuchNumber':
+        return;
+      default:
+        return unreachable(effect);
     }
-    if (effect.type === 'stopTimer') this.stop(`exchange ${effect.timerId}`);
   }
 
   /** `first` is where in the transcript the sentences of what is played begin. */
@@ -217,8 +234,15 @@ export class CallDriver {
       case 'askPlace':
       case 'checkPin':
       case 'markMessage':
+      // Greetings are recorded on desk phones of the live line alone.
+      case 'startTake':
+      case 'finishTake':
+      case 'stopTake':
+      case 'settleTake':
       case 'hangUp':
         return;
+      default:
+        return unreachable(effect);
     }
   }
 

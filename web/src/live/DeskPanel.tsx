@@ -256,8 +256,7 @@ function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly per
   const [people, groups, queues] = [usePeople(), useGroups(), useQueues()];
   const others = people.filter(({ id }) => id !== personId);
   const all = [...others, ...groups, ...queues];
-  const [chosen, setChosen] = useState('');
-  const to = chosen || (all[0]?.id ?? '');
+  const [to, setTo] = useState('');
   const send = (): void => {
     const person = others.find(({ id }) => id === to);
     const group = groups.find(({ id }) => id === to);
@@ -275,10 +274,11 @@ function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly per
           label="To whom the call is transferred"
           value={to}
           choices={all.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={setChosen}
+          toChoose="whom?"
+          onChange={setTo}
         />
       </Box>
-      <Button size="xs" variant="outline" bg="sheet" onClick={send}>
+      <Button size="xs" variant="outline" bg="sheet" disabled={to === ''} onClick={send}>
         <PhoneForwarded size={13} aria-hidden /> Transfer
       </Button>
     </Flex>

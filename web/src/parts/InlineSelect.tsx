@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import { isUnchosen } from '@locutor/core/line';
 import { useRef, useState, type KeyboardEvent } from 'react';
 
 export interface Choice {
@@ -11,6 +12,8 @@ interface Props {
   readonly value: string;
   readonly choices: readonly Choice[];
   readonly onChange: (value: string) => void;
+  /** What stands where nothing is chosen yet, such as "whom?". */
+  readonly toChoose?: string;
 }
 
 const Select = chakra('select', {
@@ -38,7 +41,7 @@ const Select = chakra('select', {
  * it stands at takes effect with Enter or when it is left, and Escape goes back. What is picked from the open list takes
  * effect at once.
  */
-export function InlineSelect({ label, value, choices, onChange }: Props) {
+export function InlineSelect({ label, value, choices, onChange, toChoose = 'choose …' }: Props) {
   const [passing, setPassing] = useState<string | null>(null);
   const isByKey = useRef(false);
   const isKnown = choices.some((choice) => choice.value === value);
@@ -73,7 +76,7 @@ export function InlineSelect({ label, value, choices, onChange }: Props) {
         isByKey.current = false;
       }}
     >
-      {!isKnown && <option value={value}>{value === '' ? '…' : 'something deleted'}</option>}
+      {!isKnown && <option value={value}>{isToChoose(value) ? toChoose : 'something deleted'}</option>}
       {choices.map((choice) => (
         <option key={choice.value} value={choice.value}>
           {choice.label}
@@ -81,6 +84,10 @@ export function InlineSelect({ label, value, choices, onChange }: Props) {
       ))}
     </Select>
   );
+}
+
+function isToChoose(value: string): boolean {
+  return value === '' || isUnchosen(value);
 }
 
 /** What is picked from the open list is meant. */

@@ -135,7 +135,8 @@ describe('a choice in a sentence', () => {
 
   it.each([
     ['gone', 'something deleted'],
-    ['', '…'],
+    ['', 'choose …'],
+    ['person:none', 'choose …'],
   ])('shows %j, which is no choice, as “%s” rather than as the first one', (value, words) => {
     show(<InlineSelect label="Who" value={value} choices={choices} onChange={() => undefined} />);
     expect(shown()).toBe(words);

@@ -22,7 +22,7 @@ export const PathSentence = memo(function PathSentence({ slot, path, of }: Props
   const { edit } = useDraftTools();
   const paths = useAttendantPart(namedPathsOf);
   const fallbacks = useAttendantPart(fallbacksOf);
-  const newStep = useNewStep();
+  const newStep = useNewStep(slot);
   const clip = useClipboard();
   const set = (next: Path): void => edit({ type: 'setPath', slot, path: next });
   const isOpen = !pathEnds({ paths, fallbacks }, path) && path.length < mostSteps;

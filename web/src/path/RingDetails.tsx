@@ -31,6 +31,7 @@ export function RingDetails({ step, of, onChange }: DetailProps<RingStep>) {
       <InlineSelect
         label={`Who is rung by ${of}`}
         value={step.personId}
+        toChoose="whom?"
         choices={asChoices(people)}
         onChange={(value) => onChange({ ...step, personId: value as typeof step.personId })}
       />{' '}
@@ -49,6 +50,7 @@ export function RingGroupDetails({ step, of, onChange }: DetailProps<RingGroupSt
       <InlineSelect
         label={`Which group is rung by ${of}`}
         value={step.groupId}
+        toChoose="which group?"
         choices={asChoices(groups)}
         onChange={(value) => onChange({ ...step, groupId: value as typeof step.groupId })}
       />{' '}

@@ -1,6 +1,6 @@
 import { Text } from '@chakra-ui/react';
 import { nameParts, type NamePart } from '@locutor/core/directory';
-import { longestRingSeconds, secondsPerRing, shortestRingSeconds, type Step } from '@locutor/core/line';
+import { isUnchosen, longestRingSeconds, secondsPerRing, shortestRingSeconds, type Step } from '@locutor/core/line';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useLines, useQueues } from '../api/resources';
@@ -118,7 +118,7 @@ function GoToDetails({ step, of, onChange }: DetailProps<Extract<Step, { type: '
         choices={sheets}
         onChange={(value) => onChange({ ...step, sheetId: value as typeof step.sheetId })}
       />
-      <Follow to={`/script/${step.sheetId}`} label={`Open the sheet of ${of}`} />
+      {!isUnchosen(step.sheetId) && <Follow to={`/script/${step.sheetId}`} label={`Open the sheet of ${of}`} />}
     </>
   );
 }
@@ -133,7 +133,7 @@ function FollowDetails({ step, of, onChange }: DetailProps<Extract<Step, { type:
         choices={asChoices(paths)}
         onChange={(value) => onChange({ ...step, pathId: value as typeof step.pathId })}
       />
-      <Follow to={`/script/${step.pathId}`} label={`Open the path of ${of}`} />
+      {!isUnchosen(step.pathId) && <Follow to={`/script/${step.pathId}`} label={`Open the path of ${of}`} />}
     </>
   );
 }

@@ -27,7 +27,7 @@ interface Props {
 
 /** One step of a path, in words. */
 export function StepPhrase({ slot, path, index, tail, of, onChange, onPath }: Props) {
-  const newStep = useNewStep();
+  const newStep = useNewStep(slot);
   const step = path[index] as Step;
   const isFirst = index === 0;
   const choices = useStepChoices(slot, step.type, isFirst);
@@ -71,7 +71,7 @@ export function StepPhrase({ slot, path, index, tail, of, onChange, onPath }: Pr
         label={`What ${of} does`}
         value={step.type}
         choices={choices}
-        onChange={(type) => onChange(newStep(type as StepType))}
+        onChange={(type) => onChange(newStep(type as StepType, step))}
       />{' '}
       <StepDetails step={step} of={of} onChange={onChange} />
       <span style={{ whiteSpace: 'nowrap' }}>

@@ -72,6 +72,19 @@ describe('a row edited in place', () => {
     expect(draft().saving).toEqual({ type: 'saved' });
   });
 
+  it('leaves what was typed as it was typed, though the server keeps it trimmed', async () => {
+    server.on('PATCH', path, ({ body }) => {
+      row = { ...row, name: (body as Boat).name.trim(), revision: row.revision + 1 };
+      return { body: row };
+    });
+    change({ name: 'Petrel ' });
+    await pass(2000);
+    expect([row.name, draft().row.name, draft().saving.type]).toEqual(['Petrel', 'Petrel ', 'saved']);
+    change({ name: 'Petrel II' });
+    await pass(2000);
+    expect(row.name).toBe('Petrel II');
+  });
+
   it('goes on from the revision that was saved', async () => {
     change({ name: 'Petrel' });
     await pass(400);

@@ -55,7 +55,7 @@ export function useFieldsDraft<Row extends Revised>(place: FieldsPlace, row: Row
   const { mutate, cache } = useSWRConfig();
   const savers = useSavers();
   const path = pathOf(place);
-  const { saver, history } = savers.of(path, () => {
+  const { saver, history, touched } = savers.of(path, () => {
     const backup = new Backup<Fields>(path, readFields);
     const doors = { ...doorsOf<Row>(place, mutate, cache), backUp: backup.keep };
     const made = new Saver<Fields>(keptOf(row), doors, takeUp(backup));
@@ -67,14 +67,14 @@ export function useFieldsDraft<Row extends Revised>(place: FieldsPlace, row: Row
       joins: (first, before, after) => areSameFields(changedFields(first, before), changedFields(before, after)),
     });
     tellMerged(made, { what, change: history.change });
-    return { saver: made, what, history };
+    return { saver: made, what, history, touched: touchedIn(made) };
   });
   useEffect(() => saver.arrive(keptOf(row)), [saver, row]);
   useEffect(() => savers.showInPlace(path), [savers, path]);
   const present = useSyncExternalStore(saver.subscribe, saver.getPresent);
   const saving = useSyncExternalStore(saver.subscribe, saver.getSaving);
-  // A list that was not read again yet is older than what was saved here; other fields of it may be newer.
-  const shown = saver.revision > row.revision ? present : changedFields(saver.keptDocument, present);
+  // What was typed here stays as it was typed, though the server may have kept it trimmed; until something newer comes in.
+  const shown = saver.revision < row.revision ? changedFields(saver.keptDocument, present) : pick(present, touched);
   return {
     row: { ...row, ...shown },
     saving,
@@ -99,6 +99,21 @@ function nameOf(present: Fields): string | undefined {
 function changedFields(before: Fields, after: Fields): Fields {
   const was = before as Readonly<Record<string, unknown>>;
   return Object.fromEntries(Object.entries(after).filter(([field, value]) => !isSame(was[field], value)));
+}
+
+/** Which fields were changed in this window, by this one or, as they came in, by another. */
+function touchedIn(saver: Saver<Fields>): ReadonlySet<string> {
+  let before = saver.getPresent();
+  const touched = new Set(Object.keys(changedFields(saver.keptDocument, before)));
+  saver.subscribe(() => {
+    for (const name of Object.keys(changedFields(before, saver.getPresent()))) touched.add(name);
+    before = saver.getPresent();
+  });
+  return touched;
+}
+
+function pick(fields: Fields, names: ReadonlySet<string>): Fields {
+  return Object.fromEntries(Object.entries(fields).filter(([name]) => names.has(name)));
 }
 
 function areSameFields(one: Fields, other: Fields): boolean {

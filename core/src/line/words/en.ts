@@ -7,6 +7,7 @@ import type { DocumentProblem } from '../readAttendant';
 import type { NamedPathId, SheetId } from '../ids';
 import { pathAt, sheetOfSlot, slotOfRule, type RuleSlot, type Slot } from '../slot';
 import type { Use } from '../references';
+import { isUnchosen } from '../unchosen';
 import type { Outside, Step } from '../step';
 
 /** How things that steps refer to are called: the directory's and library's names by id. */
@@ -14,9 +15,14 @@ export type Names = Readonly<Record<string, string>>;
 
 const deleted = 'something deleted';
 
+/** What something is called; what is still to be chosen, or was deleted, is said to be. */
+function nameOfId(names: Names, id: string): string {
+  return names[id] ?? (isUnchosen(id) ? '…' : deleted);
+}
+
 /** What a step does, in a few words: "ring Noor Haldane for 24 s". */
 export function describeStep(step: Step, attendant: Attendant, names: Names): string {
-  const name = (id: string): string => names[id] ?? deleted;
+  const name = (id: string): string => nameOfId(names, id);
   switch (step.type) {
     case 'ring':
       return `ring ${name(step.personId)} ${describeSeconds(step.seconds)}`;
@@ -37,7 +43,7 @@ export function describeStep(step: Step, attendant: Attendant, names: Names): st
     case 'takeMessage':
       return `take a message in ${name(step.boxId)}`;
     case 'goTo':
-      return `go to ${findSheet(attendant, step.sheetId)?.name ?? deleted}`;
+      return `go to ${findSheet(attendant, step.sheetId)?.name ?? name(step.sheetId)}`;
     case 'back':
       return 'go back to the previous menu';
     case 'sayAgain':
@@ -47,7 +53,7 @@ export function describeStep(step: Step, attendant: Attendant, names: Names): st
     case 'askExtension':
       return 'ask for an extension';
     case 'followPath':
-      return `follow ${findNamedPath(attendant, step.pathId)?.name ?? deleted}`;
+      return `follow ${findNamedPath(attendant, step.pathId)?.name ?? name(step.pathId)}`;
     case 'record':
       return step.on ? 'record the call from here on' : 'stop recording the call';
     case 'hangUp':

@@ -1,4 +1,4 @@
-import { placedPaths, refersTo, type Edit, type PlacedStep, type Step } from '../../line';
+import { isUnchosen, placedPaths, refersTo, type Edit, type PlacedStep, type Step } from '../../line';
 import { withoutStep, withStep } from '../mend';
 import { atSlot, type Found, type ProofSubject, type Rule } from '../rule';
 import { remember, rememberBy } from '../remember';
@@ -16,7 +16,7 @@ export const toDeleted: Rule<'toDeleted'> = {
         ? [{ at: atSlot(slot), fix: { type: 'removeRule', rule: slot } }]
         : [],
     );
-    const isFound = (step: Step): boolean => referredBy(step).some((id) => !isThere(id));
+    const isFound = (step: Step): boolean => referredBy(step).some((id) => !isThere(id) && !isUnchosen(id));
     return [...rules, ...stepsWhere(subject, isFound, (placed) => fixFor(subject, placed, isFound))];
   },
 };

@@ -6,6 +6,7 @@ import type { RuleName } from '../rules';
 export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => string)>> = {
   pathEmpty: 'Add a step.',
   pathStops: 'Add a last step, such as taking a message.',
+  notChosen: 'Choose it in that step.',
   toDeleted: 'Choose something else in that step, or remove it.',
   nobodyThere: 'Add members to it in the Directory, or choose another.',
   noFallback: 'Add a step that reaches somebody.',

@@ -7,6 +7,7 @@ type Says = (where: string, facts: Facts, at: FindingPlace) => string;
 export const says: Readonly<Record<RuleName, Says>> = {
   pathEmpty: (where) => `${where} leads nowhere.`,
   pathStops: (where) => `${where} stops: if nobody picks up, the caller is cut off.`,
+  notChosen: (where) => `${where} does not say yet whom or where it leads to.`,
   toDeleted: (where) => `${where} leads to something that was deleted.`,
   nobodyThere: (where) => `${where} leads to a group or queue with nobody in it.`,
   noFallback: (where, _, at) =>

@@ -4,6 +4,7 @@ import type { RuleName } from '../rules';
 export const why: Readonly<Record<RuleName, string>> = {
   pathEmpty: 'Who gets there hears that there is nothing more, and is cut off.',
   pathStops: 'When nobody is there, the caller is cut off without a word to anybody.',
+  notChosen: 'The step is passed over: callers do not get what they were promised.',
   toDeleted: 'The step is passed over, so callers do not get what they were promised.',
   nobodyThere: 'Nothing rings: nobody will ever pick up there.',
   noFallback:

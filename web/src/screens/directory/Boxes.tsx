@@ -196,7 +196,7 @@ interface ToldProps {
 function Told({ name, tell, people, onChange }: ToldProps) {
   const put = (index: number, next: Tell | null): void =>
     onChange(tell.flatMap((each, at) => (at === index ? (next ?? []) : [each])));
-  const first = people.find(({ email }) => email !== '') ?? people[0];
+  const [isAdding, setAdding] = useState(false);
   return (
     <>
       {tell.map(({ personId, by }, index) => (
@@ -223,17 +223,30 @@ function Told({ name, tell, people, onChange }: ToldProps) {
           )}
         </div>
       ))}
-      {first && (
-        <Button
-          size="2xs"
-          variant="ghost"
-          colorPalette="petrol"
-          ml="-1"
-          aria-label={`Tell somebody of messages in ${name}`}
-          onClick={() => onChange([...tell, { personId: first.id, by: 'email' }])}
-        >
-          <Plus size={12} aria-hidden /> tell somebody
-        </Button>
+      {isAdding ? (
+        <InlineSelect
+          label={`Who else is told by the box ${name}`}
+          value=""
+          toChoose="whom?"
+          choices={people.map((person) => ({ value: person.id, label: person.name }))}
+          onChange={(value) => {
+            onChange([...tell, { personId: value as PersonId, by: 'email' }]);
+            setAdding(false);
+          }}
+        />
+      ) : (
+        people.length > 0 && (
+          <Button
+            size="2xs"
+            variant="ghost"
+            colorPalette="petrol"
+            ml="-1"
+            aria-label={`Tell somebody of messages in ${name}`}
+            onClick={() => setAdding(true)}
+          >
+            <Plus size={12} aria-hidden /> tell somebody
+          </Button>
+        )
       )}
     </>
   );

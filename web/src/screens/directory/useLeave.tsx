@@ -46,7 +46,7 @@ interface DialogProps {
 function ReplaceDialog({ list, row, uses, others, onClose }: DialogProps) {
   const { store } = useDraftTools();
   const { mutate } = useSWRConfig();
-  const [to, setTo] = useState(others[0]?.id ?? '');
+  const [to, setTo] = useState('');
   const replace = async (): Promise<void> => {
     try {
       await store.saveNow();
@@ -102,7 +102,7 @@ function ReplaceDialog({ list, row, uses, others, onClose }: DialogProps) {
               <Button variant="outline" onClick={onClose}>
                 Leave it
               </Button>
-              <Button colorPalette="petrol" disabled={others.length === 0} onClick={() => void replace()}>
+              <Button colorPalette="petrol" disabled={to === ''} onClick={() => void replace()}>
                 Replace everywhere
               </Button>
             </Dialog.Footer>

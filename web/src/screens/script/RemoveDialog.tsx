@@ -19,7 +19,7 @@ interface Props {
 /** Before something that is used is removed: where it is used, and what is to be put there. */
 export function RemoveDialog({ id, name, others, removal, onClose, onRemoved }: Props) {
   const { attendant, names, edit, store } = useDraft();
-  const [to, setTo] = useState<string>(others[0]?.id ?? '');
+  const [to, setTo] = useState('');
   const remove = (edits: readonly Edit[], says: string): void => {
     onClose();
     edit({ type: 'together', edits: [...edits, removal], why: `remove ${name}` });
@@ -58,10 +58,12 @@ export function RemoveDialog({ id, name, others, removal, onClose, onRemoved }: 
               >
                 Remove it only
               </Button>
-              {other && (
+              {others.length > 0 && (
                 <Button
                   colorPalette="petrol"
+                  disabled={!other}
                   onClick={() =>
+                    other &&
                     remove(
                       [{ type: 'replaceEverywhere', from: id, to: other.id }],
                       `${name} was removed and replaced by ${other.name}.`,

@@ -52,7 +52,7 @@ export default function Script() {
       </Box>
       <Outline current={path?.id ?? sheet?.id} onAdd={add} />
       <Flex direction="column" flex="1" minW="0" minH="0" bg="sheet">
-        <Flex justify="flex-end" align="center" px="4" pt="2" gap="1" minH="10" flexShrink="0">
+        <Flex justify="flex-end" align="center" px="4" pt="2" gap="1" minH="10" flexShrink="0" wrap="wrap">
           {sheet && count > 1 && <Beside sheetId={sheet.id} besideId={beside?.id} />}
           <Button asChild size="xs" variant="ghost">
             <Link to="/time-map">
@@ -166,6 +166,8 @@ function HistoryButtons() {
         onClick={store.undo}
         title={last && `Undo: ${undoes}`}
         maxW="220px"
+        minW="0"
+        flexShrink="1"
         aria-label={last ? `Undo: ${undoes}` : 'Undo'}
       >
         <Undo2 size={14} aria-hidden />{' '}
