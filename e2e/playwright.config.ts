@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: 'tests',
   globalSetup: './support/globalSetup.ts',
   timeout: 120_000,
-  expect: { timeout: 15_000 },
+  // Putting on air runs the proof and all rehearsals, which takes its time beside other work.
+  expect: { timeout: 30_000 },
   // Each test has a server and data of its own.
   fullyParallel: true,
   workers: Number(process.env.LOCUTOR_BROWSERS ?? 2),

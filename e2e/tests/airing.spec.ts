@@ -158,14 +158,8 @@ test('every path is found, filtered, and saved as a spreadsheet', async ({ page,
 test.describe('a server that is stopped', () => {
   test.use({ ownProcess: true });
 
-  test('is wholly on the old or wholly on the new version, wherever it was killed', async ({
-    page,
-    server,
-    request,
-  }) => {
-    test.setTimeout(180_000);
-    await page.goto('about:blank');
-    for (const stage of ['proof', 'rehearsals', 'speaking', 'storing', 'onAir']) {
+  for (const stage of ['proof', 'rehearsals', 'speaking', 'storing', 'onAir']) {
+    test(`is wholly on the old or wholly on the new version, killed while ${stage}`, async ({ server, request }) => {
       const line = await firstLine(request, server.url);
       const words = `Killed while ${stage}.`;
       const revision = await retype(request, `${server.url}/api/lines/${line.id}`, words);
@@ -179,8 +173,8 @@ test.describe('a server that is stopped', () => {
       const isNew = now.onAirVersionId !== line.onAirVersionId;
       expect(onAir.attendant.sheets[0].openingWords === words).toBe(isNew);
       if (stage === 'onAir') expect(isNew).toBe(true);
-    }
-  });
+    });
+  }
 });
 
 interface AiredLine {

@@ -20,6 +20,7 @@ test.describe('a new user, from nothing', () => {
     await page.getByRole('link', { name: 'Menu Repairs' }).click();
     await page.getByRole('button', { name: 'Add a step to wrong keys' }).click();
     await page.getByLabel('What wrong keys, step 1 does').selectOption('followPath');
+    await page.getByLabel('Path of wrong keys, step 1', { exact: true }).selectOption('Workshop');
     for (const [key, label] of [
       ['1', 'engines'],
       ['2', 'rigging'],
@@ -29,6 +30,7 @@ test.describe('a new user, from nothing', () => {
       await page.keyboard.type(label);
       await page.getByRole('button', { name: `Add a step to key ${key}` }).click();
       await page.getByLabel(`What key ${key}, step 1 does`).selectOption('followPath');
+      await page.getByLabel(`Path of key ${key}, step 1`, { exact: true }).selectOption('Workshop');
     }
     await page.getByRole('link', { name: 'Menu Welcome', exact: true }).click();
     await page.getByRole('button', { name: 'Add key 3' }).click();

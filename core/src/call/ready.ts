@@ -1,7 +1,7 @@
 import type { Box, CallerList, Group, Person, Queue } from '../directory';
 import { isInList } from '../directory';
 import type { Hours } from '../hours';
-import { answersAt, hoursId, hoursWithSwitch, nextTurn, type Answer, type Switch } from '../hours';
+import { answersAt, hoursId, nextTurn, type Answer, type Switch } from '../hours';
 import {
   type Attendant,
   type Greeting,
@@ -13,6 +13,7 @@ import {
   hasLiveParts,
   isRuleAt,
   pathAt,
+  saidHours,
   type RecordedTake,
   type SheetId,
   type Slot,
@@ -134,7 +135,7 @@ function makeLineReady(script: LineScript): ReadyLine {
     sheets: new Map(attendant.sheets.map((sheet) => [sheet.id, readySheet(sheet, attendant.voice)])),
     named: new Map(attendant.paths.map(({ id, steps }) => [id, steps])),
     switched,
-    hours: hoursWithSwitch(script.hours, script.timeZone, switched),
+    hours: saidHours(script, script.attendant),
     answer: null,
   };
   linesKnown.set(attendant, { script, ready });

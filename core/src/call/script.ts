@@ -1,7 +1,7 @@
 import type { Box, CallerList, Contact, E164, Group, Person, Queue } from '../directory';
-import { hoursWithSwitch, type Hours, type Switch, type TimeZone } from '../hours';
+import type { Hours, Switch, TimeZone } from '../hours';
 import type { SpokenFacts } from '../speech';
-import { usableSwitch, type Attendant, type Greeting, type HoldMusicId, type LineId, type RecordedTake } from '../line';
+import { saidHours, type Attendant, type Greeting, type HoldMusicId, type LineId, type RecordedTake } from '../line';
 
 /** A line as a call sees it. */
 export interface LineScript {
@@ -39,7 +39,7 @@ export interface CallScript {
 
 /** What live parts of a line's words are made from, at a moment in ms since 1970. */
 export function spokenFacts(script: CallScript, line: LineScript, atMs: number): SpokenFacts {
-  const hours = hoursWithSwitch(line.hours, line.timeZone, usableSwitch(line.attendant, line.switched));
+  const hours = saidHours(line, line.attendant);
   return {
     business: line.name,
     atMs,

@@ -53,6 +53,23 @@ describe('a contact card that is read', () => {
     expect(read('VERSION:3.0', 'FN:Noor', 'TEL;TYPE=work: 212 ')?.extension).toBe('212');
   });
 
+  it('has no extension pieced together of two numbers', () => {
+    expect(read('VERSION:4.0', 'FN:Noor', 'TEL:+12075550100;ext=2', 'TEL:0175550161')?.extension).toBe('');
+    expect(read('VERSION:4.0', 'FN:Noor', 'TEL:+12075550100;ext=204')?.extension).toBe('204');
+  });
+
+  it('is none where a text holds no card', () => {
+    expect(readVcards('Noor Haldane, 212')).toEqual([]);
+  });
+
+  it('is in the charset it names, and in no other', () => {
+    const name = (charset: string) => read('VERSION:2.1', `FN;${charset};ENCODING=QUOTED-PRINTABLE:J=C3=A4ger`)?.name;
+    expect(name('CHARSET=UTF-8')).toBe('Jäger');
+    expect(name('X-CHARSET=ISO-8859-1')).toBe('Jäger');
+    expect(name('CHARSET=ISO-8859-1')).toBe('JÃ¤ger');
+    expect(name('CHARSET=X-UTF-8')).toBe('JÃ¤ger');
+  });
+
   it('has a name of its parts where it has none as a whole', () => {
     expect(read('VERSION:3.0', 'N:Haldane;Noor;;;')?.name).toBe('Noor Haldane');
     expect(read('VERSION:3.0', 'N:Haldane;;;;')?.name).toBe('Haldane');

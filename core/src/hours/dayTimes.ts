@@ -42,14 +42,14 @@ export function joinTimes(times: readonly DayTime[]): readonly DayTime[] {
   return joined;
 }
 
-/** Times less a stretch of the day. */
+/** Times less a stretch of time. What is left of one over midnight may begin after it: from 1440 on it is the next day's. */
 export function cutTimes(times: readonly DayTime[], cut: DayTime): readonly DayTime[] {
   return times
     .flatMap((time): DayTime[] => [
       { startMin: time.startMin, endMin: Math.min(time.endMin, cut.startMin) },
       { startMin: Math.max(time.startMin, cut.endMin), endMin: time.endMin },
     ])
-    .filter((time) => time.endMin > time.startMin && time.startMin < minutesOfDay);
+    .filter((time) => time.endMin > time.startMin);
 }
 
 function readRange(text: string): Result<DayTime, DayTimesProblem> {

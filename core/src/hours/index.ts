@@ -90,6 +90,7 @@ export { describeHoursClashes } from './words/clash.en';
 export { describeHoursDifference, lengthWords, weekdaysWords } from './words/differences.en';
 export {
   dayGroups,
+  isOpenAllDay,
   nextOpening,
   openTimesOn,
   timesToday,

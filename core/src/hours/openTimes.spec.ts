@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { hoursId, instantOf, isWorkingAt, periodId, weekdays, type Hours, type WeekSpan } from '../hours';
 import { zone } from '../testing/boatyard';
-import { nextOpening, openTimesOn, timesToday, todayAt, weekGroups } from './openTimes';
+import { isOpenAllDay, nextOpening, openTimesOn, timesToday, todayAt, weekGroups } from './openTimes';
 import { cases } from '../testing/cases';
 
 const open = { id: periodId.create('open'), name: 'Open' };
@@ -74,5 +74,81 @@ describe('the week in groups', () => {
       { startMin: 480, endMin: 720 },
       { startMin: 750, endMin: 1020 },
     ]);
+  });
+});
+
+describe('a night with a break in it', () => {
+  const at = (reading: string): number => instantOf(reading, zone);
+  const clock = (minutes: number): string => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+  /** Times of a day as texts; a minute past midnight counts on from 24:00. */
+  const texts = (times: readonly { startMin: number; endMin: number }[]): string =>
+    times.map(({ startMin, endMin }) => `${clock(startMin)}-${clock(endMin)}`).join(' ');
+  const night = (...week: readonly (readonly [typeof open.id, WeekSpan['day'], number, number])[]): Hours => ({
+    id: hoursId.create('night'),
+    name: 'Night',
+    periods: [open, lunch],
+    week: week.map(([id, day, from, to]) => ({ periodId: id, day, startMin: from * 60, endMin: to * 60 })),
+    seasons: [],
+    special: [],
+  });
+  // Friday from six in the evening to four, with a break around midnight.
+  const friday = night([open.id, 5, 18, 28], [lunch.id, 5, 23.5, 24.5]);
+  const [fridayDay, saturdayDay] = [todayAt(zone, at('2026-06-12T12:00')), todayAt(zone, at('2026-06-13T12:00'))];
+
+  it('has what follows the break, on the day that the night began on', () => {
+    expect(texts(openTimesOn(friday, fridayDay))).toBe('18:00-23:30 24:30-28:00');
+    expect(texts(openTimesOn(friday, saturdayDay))).toBe('');
+  });
+
+  it('opens again after the break, on the day it is by then', () => {
+    const next = nextOpening(friday, zone, at('2026-06-12T23:45'));
+    expect(next).toMatchObject({ date: '2026-06-13', startMin: 30, daysAhead: 1, weekday: 6 });
+    expect(nextOpening(friday, zone, at('2026-06-13T00:10'))).toMatchObject({
+      date: '2026-06-13',
+      startMin: 30,
+      daysAhead: 0,
+    });
+    expect(nextOpening(friday, zone, at('2026-06-13T01:00'))).toMatchObject({ date: '2026-06-19', startMin: 1080 });
+  });
+
+  it('is cut by a break of the day after, too', () => {
+    const cut = night([open.id, 5, 18, 28], [lunch.id, 6, 1, 2]);
+    expect(texts(openTimesOn(cut, fridayDay))).toBe('18:00-25:00 26:00-28:00');
+  });
+
+  it('is today’s as long as it runs on, though the day itself is closed', () => {
+    expect(texts(timesToday(friday, zone, at('2026-06-13T01:00')))).toBe('24:30-28:00');
+    expect(timesToday(friday, zone, at('2026-06-13T00:10'))).toEqual([]);
+    expect(timesToday(friday, zone, at('2026-06-13T04:00'))).toEqual([]);
+    expect(texts(timesToday(night([open.id, 5, 18, 28]), zone, at('2026-06-13T03:59')))).toBe('18:00-28:00');
+  });
+});
+
+describe('being open all day', () => {
+  const week = (spans: readonly (readonly [WeekSpan['day'], number, number])[]): Hours => ({
+    id: hoursId.create('long'),
+    name: 'Long',
+    periods: [open],
+    week: spans.map(([day, from, to]) => ({ periodId: open.id, day, startMin: from * 60, endMin: to * 60 })),
+    seasons: [],
+    special: [],
+  });
+  const monday = todayAt(zone, start) - 2;
+
+  it('is from midnight to midnight, not a day’s length from any hour', () => {
+    const once = week([[1, 8, 32]]);
+    expect([0, 1].map((by) => isOpenAllDay(once, monday + by))).toEqual([false, false]);
+    expect(isOpenAllDay(week([[1, 0, 24]]), monday)).toBe(true);
+  });
+
+  it('may be by times that follow one another', () => {
+    const always = week(weekdays.map((day) => [day, 8, 32]));
+    expect(weekdays.every((_, by) => isOpenAllDay(always, monday + by))).toBe(true);
+    expect(weekGroups(always, monday)).toMatchObject([{ days: weekdays, isAllDay: true }]);
+    expect(nextOpening(always, zone, start)).toBeUndefined();
+  });
+
+  it('opens nowhere: midnight is no opening', () => {
+    expect(nextOpening(week(weekdays.map((day) => [day, 0, 24])), zone, start)).toBeUndefined();
   });
 });

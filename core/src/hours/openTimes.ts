@@ -11,30 +11,59 @@ import type { TimeZone } from './timeZone';
 export interface DayGroup {
   readonly days: readonly Weekday[];
   readonly times: readonly DayTime[];
+  /** Whether it is open from midnight to midnight, by times of the day before too. */
+  readonly isAllDay: boolean;
 }
 
 /**
  * When it is open on a day of the calendar, special dates and seasons kept to: while the first of the periods runs, less
- * the times of the others, such as a lunch break. Times may run over midnight; the day they begin on has them.
+ * the times of the others, such as a lunch break, on whatever day those began. Times may run over midnight, and begin
+ * after it where a break cuts them; the day on which the period began has them.
  */
 export function openTimesOn(hours: Hours, day: DayNumber): readonly DayTime[] {
-  return openTimesOf(hours, dayPlan(hours, day).spans);
+  return openTimesOf(hours, (by) => dayPlan(hours, day + by).spans);
 }
 
-function openTimesOf({ periods }: Pick<Hours, 'periods'>, spans: readonly DaySpan[]): readonly DayTime[] {
-  const opening = spans.filter(({ periodId }) => periodId === periods[0]?.id);
-  const open = joinTimes(opening.map(({ startMin, endMin }) => ({ startMin, endMin })));
-  return spans
-    .filter(({ periodId }) => periodId !== periods[0]?.id)
-    .reduce<readonly DayTime[]>((times, span) => cutTimes(times, span), open);
+type SpansOf = (daysAhead: -1 | 0 | 1) => readonly DaySpan[];
+
+function openTimesOf({ periods }: Pick<Hours, 'periods'>, spansOf: SpansOf): readonly DayTime[] {
+  const isOpening = ({ periodId }: DaySpan): boolean => periodId === periods[0]?.id;
+  const open = joinTimes(spansOf(0).filter(isOpening).map(timeOf(0)));
+  const breaks = ([-1, 0, 1] as const).flatMap((by) =>
+    spansOf(by)
+      .filter((span) => !isOpening(span))
+      .map(timeOf(by)),
+  );
+  return breaks.reduce<readonly DayTime[]>(cutTimes, open);
+}
+
+/** The time of a span, in minutes after the midnight of the day it is so many days after. */
+function timeOf(daysAfter: number) {
+  const by = daysAfter * minutesOfDay;
+  return ({ startMin, endMin }: DayTime): DayTime => ({ startMin: startMin + by, endMin: endMin + by });
 }
 
 /** When it is open on a day of a week, special dates left aside. */
 export function weekTimes(hours: Pick<Hours, 'periods'>, week: readonly WeekSpan[], day: Weekday): readonly DayTime[] {
-  return openTimesOf(
-    hours,
-    week.filter((span) => span.day === day),
-  );
+  return openTimesOf(hours, (by) => week.filter((span) => span.day === dayAfter(day, by)));
+}
+
+function dayAfter(day: Weekday, by: number): Weekday {
+  return (((day - 1 + by + 7) % 7) + 1) as Weekday;
+}
+
+/** Whether it is open on a day of the calendar from midnight to midnight, by times of the day before too. */
+export function isOpenAllDay(hours: Hours, day: DayNumber): boolean {
+  return fillsTheDay(openTimesOn(hours, day - 1), openTimesOn(hours, day));
+}
+
+function fillsTheDay(dayBefore: readonly DayTime[], own: readonly DayTime[]): boolean {
+  const all = joinTimes([...dayBefore.map(timeOf(-1)), ...own].map(withinDay));
+  return all.some(({ startMin, endMin }) => startMin === 0 && endMin === minutesOfDay);
+}
+
+function withinDay({ startMin, endMin }: DayTime): DayTime {
+  return { startMin: Math.max(0, startMin), endMin: Math.min(minutesOfDay, endMin) };
 }
 
 /** The week as people say it, that of the season a day is in: days in their order, those with the same times together. */
@@ -44,13 +73,14 @@ export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] 
 
 /** The days of a week in their order, those with the same times together. */
 export function dayGroups(hours: Pick<Hours, 'periods'>, week: readonly WeekSpan[]): readonly DayGroup[] {
-  const groups = new Map<string, { days: Weekday[]; times: readonly DayTime[] }>();
+  const groups = new Map<string, DayGroup & { readonly days: Weekday[] }>();
   for (const day of weekdays) {
     const times = weekTimes(hours, week, day);
-    const key = times.map(({ startMin, endMin }) => `${startMin}-${endMin}`).join(',');
+    const isAllDay = fillsTheDay(weekTimes(hours, week, dayAfter(day, -1)), times);
+    const key = [...times.map(({ startMin, endMin }) => `${startMin}-${endMin}`), isAllDay].join(',');
     const group = groups.get(key);
     if (group) group.days.push(day);
-    else groups.set(key, { days: [day], times });
+    else groups.set(key, { days: [day], times, isAllDay });
   }
   return [...groups.values()];
 }
@@ -70,27 +100,34 @@ const lookAheadDays = 366;
 /** The next time it opens after an instant; undefined when it does not within a year. Clock changes are kept to. */
 export function nextOpening(hours: Hours, zone: TimeZone, atMs: number): Opening | undefined {
   const today = todayAt(zone, atMs);
+  // What a break cuts over midnight is of the day before, and opens on the day after that.
   for (let daysAhead = 0; daysAhead <= lookAheadDays; daysAhead += 1) {
     const day = today + daysAhead;
-    const next = openTimesOn(hours, day).find(
-      ({ startMin }) => wallInstant(zone, day, startMin) > atMs && !runsOnFromDayBefore(hours, day, startMin),
-    );
-    if (next) return { day, date: showDate(day), weekday: weekdayOf(day), startMin: next.startMin, daysAhead };
+    const starts = startsOn(hours, day).filter((startMin) => wallInstant(zone, day, startMin) > atMs);
+    if (starts.length === 0) continue;
+    const startMin = Math.min(...starts);
+    return { day, date: showDate(day), weekday: weekdayOf(day), startMin, daysAhead };
   }
   return undefined;
 }
 
-/** Open times of today at an instant. */
+/** At which minutes of a day of the calendar it opens, having been closed just before. */
+function startsOn(hours: Hours, day: DayNumber): readonly number[] {
+  const near = [-2, -1, 0].flatMap((by) => openTimesOn(hours, day + by).map(timeOf(by)));
+  const starts = near.map(({ startMin }) => startMin).filter((startMin) => startMin >= 0 && startMin < minutesOfDay);
+  return starts.filter((start) => !near.some(({ startMin, endMin }) => startMin < start && endMin >= start));
+}
+
+/** Open times of today at an instant; in the night those of the day before too, while they run on. */
 export function timesToday(hours: Hours, zone: TimeZone, atMs: number): readonly DayTime[] {
-  return openTimesOn(hours, todayAt(zone, atMs));
+  const { day, minute } = wallTime(zone, atMs);
+  const tonight = openTimesOn(hours, day - 1).filter(
+    ({ startMin, endMin }) => startMin <= minute + minutesOfDay && minute + minutesOfDay < endMin,
+  );
+  return [...tonight, ...openTimesOn(hours, day)];
 }
 
 /** The day it is in a zone. */
 export function todayAt(zone: TimeZone, atMs: number): DayNumber {
   return wallTime(zone, atMs).day;
-}
-
-/** What begins while the day before still runs on does not open anything. */
-function runsOnFromDayBefore(hours: Hours, day: DayNumber, startMin: number): boolean {
-  return openTimesOn(hours, day - 1).some(({ endMin }) => endMin - minutesOfDay >= startMin && endMin > minutesOfDay);
 }

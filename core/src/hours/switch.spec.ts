@@ -11,6 +11,7 @@ import {
   nextOpening,
   timesToday,
   usualEnds,
+  weekdays,
   type OrderedRule,
   type Switch,
 } from '.';
@@ -71,11 +72,17 @@ describe('hours with the switch, as greetings speak of them', () => {
   });
 
   it('agree with the regular ones outside of it, and with the switch inside, every quarter of an hour', () => {
-    for (const set of [closed, opened]) {
-      const made = hoursWithSwitch(hours, zone, set);
+    const nights = weekdays.map((day) => ({ periodId: open.id, day, startMin: 18 * 60, endMin: 28 * 60 }));
+    const overMidnight = { ...closed, fromMs: at('2026-11-23T20:00'), untilMs: at('2026-11-24T01:00') };
+    for (const [of, set] of [
+      [hours, closed],
+      [hours, opened],
+      [{ ...hours, week: nights }, overMidnight],
+    ] as const) {
+      const made = hoursWithSwitch(of, zone, set);
       for (let atMs = at('2026-11-22T00:00'); atMs < at('2026-11-26T00:00'); atMs += 15 * 60_000) {
         const isOn = atMs >= set.fromMs && atMs < set.untilMs;
-        const wanted = isOn ? set === opened : isWorkingAt(hours, zone, atMs);
+        const wanted = isOn ? set === opened : isWorkingAt(of, zone, atMs);
         expect(isWorkingAt(made, zone, atMs)).toBe(wanted);
       }
     }

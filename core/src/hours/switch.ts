@@ -85,23 +85,42 @@ export function hoursWithSwitch(hours: Hours, zone: TimeZone, set: Switch | null
   if (before?.by === set) return before.hours;
   const [from, until] = [wallTime(zone, set.fromMs), wallTime(zone, set.untilMs)];
   const days: SpecialDate[] = [];
+  let overNight: readonly DaySpan[] = [];
   for (let day = from.day - 1; day <= until.day; day += 1) {
     const cut = {
       startMin: Math.max(0, Math.floor((from.day - day) * minutesOfDay + from.minute)),
       endMin: Math.min(2 * minutesOfDay, Math.ceil((until.day - day) * minutesOfDay + until.minute)),
     };
-    days.push(dayWith(hours, day, cut, set.to));
+    const left = [...overNight, ...leftOf(hours, day, cut)];
+    // What goes on after the switch, on the day after the one it began on, is that day's.
+    overNight = left.filter(({ startMin }) => startMin >= minutesOfDay).map(onTheNextDay);
+    const own = left.filter(({ startMin }) => startMin < minutesOfDay);
+    days.push(dayWith(hours, day, own, cut, set.to));
   }
   const made = { ...hours, special: [...days, ...hours.special] };
   switched.set(hours, { by: set, hours: made });
   return made;
 }
 
-function dayWith(hours: Hours, day: DayNumber, cut: DayTime, to: Exclude<SwitchTo, { type: 'sheet' }>): SpecialDate {
-  const { special, spans } = dayPlan(hours, day);
-  const left = spans.flatMap(({ periodId, ...times }) =>
-    cutTimes([times], cut).map((time): DaySpan => ({ periodId, ...time })),
+/** What a day has less the time that the switch has. */
+function leftOf(hours: Hours, day: DayNumber, cut: DayTime): readonly DaySpan[] {
+  return dayPlan(hours, day).spans.flatMap(({ periodId, ...times }) =>
+    cutTimes([times], cut).map(({ startMin, endMin }): DaySpan => ({ periodId, startMin, endMin })),
   );
+}
+
+function onTheNextDay({ periodId, startMin, endMin }: DaySpan): DaySpan {
+  return { periodId, startMin: startMin - minutesOfDay, endMin: endMin - minutesOfDay };
+}
+
+function dayWith(
+  hours: Hours,
+  day: DayNumber,
+  left: readonly DaySpan[],
+  cut: DayTime,
+  to: Exclude<SwitchTo, { type: 'sheet' }>,
+): SpecialDate {
+  const { special } = dayPlan(hours, day);
   const endMin = Math.min(cut.endMin, minutesOfDay);
   const isOpened = to.type === 'open' && endMin > cut.startMin;
   return {

@@ -125,6 +125,7 @@ export {
   type Names,
 } from './words/en';
 export { differences, type Difference } from './differences';
+export { heardHours, saidHours } from './heardHours';
 export { mergeAttendants } from './mergeAttendants';
 export { newStep, type Around } from './newStep';
 export { isUnchosen, unchosen } from './unchosen';

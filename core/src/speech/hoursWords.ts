@@ -9,6 +9,8 @@ export interface HoursWords {
   readonly and: string;
   readonly everyDay: string;
   readonly aroundTheClock: string;
+  /** Said after a range that ends no earlier in the day than it began. */
+  readonly nextDay: string;
   /** Nothing on this day, or on any. */
   readonly closed: string;
   readonly opening: (opening: Opening) => string;

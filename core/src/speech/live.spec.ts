@@ -46,6 +46,17 @@ describe('the week as people say it', () => {
     [hoursOf([[2], 545, 1135]), 'Tuesday, nine oh five to six fifty-five'],
     [hoursOf([[2], 780, 1020]), 'Tuesday, one to five'],
     [hoursOf(), 'closed'],
+    // A night with a break over midnight; a day and a night that begin in the morning; one such after the other.
+    [
+      hoursOf([[5], 1080, 1680], [[5], 1410, 1470, 'lunch']),
+      'Friday, six to half past eleven in the evening and half past twelve in the morning to four in the morning',
+    ],
+    [hoursOf([[1], 480, 1920]), 'Monday, eight in the morning to eight in the morning the next day'],
+    [hoursOf([everyDay, 480, 1920]), 'every day, around the clock'],
+    [
+      hoursOf([[1], 480, 1440], [[2], 0, 1440], [[3], 0, 480]),
+      'Monday, eight in the morning to midnight; Tuesday, around the clock; Wednesday, midnight to eight in the morning',
+    ],
   ])('%#', (hours, words) => {
     expect(saidWeek(hours, zone, at('2026-11-23T18:00'), 'en')).toBe(words);
   });
@@ -58,6 +69,33 @@ describe('the week as people say it', () => {
     expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), zone, at('2026-11-23T18:00'), language)).toBe(
       words,
     );
+  });
+});
+
+describe('in the night', () => {
+  const night = hoursOf([[5], 1080, 1680], [[5], 1410, 1470, 'lunch']);
+  const [inIt, after] = [at('2026-11-28T01:00'), at('2026-11-28T05:00')];
+
+  it('today is the night that still runs, not a day that is closed', () => {
+    expect(saidToday(night, zone, inIt, 'en')).toBe('half past twelve in the morning to four in the morning');
+    expect(saidToday(night, zone, after, 'en')).toBe('closed');
+    const twice = hoursOf([[5, 6], 1080, 1680]);
+    expect(saidToday(twice, zone, inIt, 'en')).toBe('six in the evening to four in the morning');
+  });
+
+  it('the next opening is the end of the break', () => {
+    expect(saidOpening(night, zone, at('2026-11-27T23:45'), 'en')).toBe('tomorrow at half past twelve in the morning');
+    expect(saidOpening(night, zone, at('2026-11-28T00:10'), 'en')).toBe('today at half past twelve in the morning');
+  });
+
+  it.each<[Language, string]>([
+    ['en', 'around the clock'],
+    ['de', 'rund um die Uhr'],
+  ])('what never closes opens at no midnight (%s)', (language, words) => {
+    for (const always of [hoursOf([everyDay, 0, 1440]), hoursOf([everyDay, 480, 1920])]) {
+      expect(saidOpening(always, zone, inIt, language)).toBe(words);
+      expect(saidToday(always, zone, inIt, language)).toBe(words);
+    }
   });
 });
 

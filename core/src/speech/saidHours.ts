@@ -1,4 +1,5 @@
 import {
+  isOpenAllDay,
   minutesOfDay,
   nextOpening,
   timesToday,
@@ -21,32 +22,40 @@ const byLanguage: Readonly<Record<Language, HoursWords>> = { en, fr, es, de };
 /** The regular week, that of the season it is, as people say it: "Monday to Friday, eight to half past five; Saturday, eight to noon". */
 export function saidWeek(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
   const words = byLanguage[language];
-  const open = weekGroups(hours, todayAt(zone, atMs)).filter(({ times }) => times.length > 0);
+  const open = weekGroups(hours, todayAt(zone, atMs)).filter(({ times, isAllDay }) => times.length > 0 || isAllDay);
   if (open.length === 0) return words.closed;
   return open
-    .map(({ days, times }) => {
+    .map(({ days, times, isAllDay }) => {
       const said = days.length === 7 ? words.everyDay : words.days(runsOf(days));
-      return `${said}, ${saidTimes(times, words)}`;
+      return `${said}, ${isAllDay ? words.aroundTheClock : saidTimes(times, words)}`;
     })
     .join('; ');
 }
 
 /** Today's hours: "eight to noon and half past twelve to five"; that it is closed where it is. */
 export function saidToday(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
-  return saidTimes(timesToday(hours, zone, atMs), byLanguage[language]);
+  const words = byLanguage[language];
+  if (isOpenAllDay(hours, todayAt(zone, atMs))) return words.aroundTheClock;
+  return saidTimes(timesToday(hours, zone, atMs), words);
 }
 
-/** When it opens next: "tomorrow at eight". Where it never opens, that it is closed. */
+/** When it opens next: "tomorrow at eight". Where it never opens, that it is closed; where it never closes, that. */
 export function saidOpening(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
   const opening = nextOpening(hours, zone, atMs);
   const words = byLanguage[language];
-  return opening ? words.opening(opening) : words.closed;
+  if (opening) return words.opening(opening);
+  const today = todayAt(zone, atMs);
+  return isOpenAllDay(hours, today) && isOpenAllDay(hours, today + 1) ? words.aroundTheClock : words.closed;
 }
 
 function saidTimes(times: readonly DayTime[], words: HoursWords): string {
   if (times.length === 0) return words.closed;
-  if (times.some(({ startMin, endMin }) => endMin - startMin === minutesOfDay)) return words.aroundTheClock;
-  return joinWords(times.map(words.range), words.and);
+  const said = times.map((time) => {
+    const range = words.range(time);
+    return time.endMin - time.startMin >= minutesOfDay ? `${range} ${words.nextDay}` : range;
+  });
+  // In the night those of the day before are said as well, which may be the same.
+  return joinWords([...new Set(said)], words.and);
 }
 
 /** Days that follow each other made runs of three or more, over the end of the week too. */

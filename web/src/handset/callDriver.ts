@@ -234,7 +234,6 @@ export class CallDriver {
       case 'askPlace':
       case 'checkPin':
       case 'markMessage':
-      // Greetings are recorded on desk phones of the live line alone.
       case 'startTake':
       case 'finishTake':
       case 'stopTake':

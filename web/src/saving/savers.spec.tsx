@@ -6,7 +6,7 @@ import type { UndoKind } from './undoSource';
 /** Something whose changes are numbered, and that tells which one it takes back. */
 function edited(kind: UndoKind, name: string) {
   const moments = new Moments();
-  let [done, undone] = [0, 0];
+  let done = 0;
   const history = {
     kind,
     get lastAt() {
@@ -17,12 +17,10 @@ function edited(kind: UndoKind, name: string) {
     },
     undoLast: () => {
       moments.undid();
-      undone += 1;
       return `${name} ${done--}`;
     },
     redoNext: () => {
       moments.redid();
-      undone -= 1;
       return `${name} ${++done}`;
     },
   };

@@ -1,8 +1,8 @@
-import { hoursWithSwitch } from '@locutor/core/hours';
+import { saidHours } from '@locutor/core/line';
 import type { SpokenFacts } from '@locutor/core/speech';
 import { useMemo } from 'react';
 import { useAllHours, usePeople } from '../api/resources';
-import { useDraftTools } from '../draft/DraftProvider';
+import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { useNow } from '../parts/useNow';
 import { useTakes } from '../takes/useTakes';
 
@@ -10,12 +10,15 @@ const everyMs = 60_000;
 
 /** What live parts say now, on the line that is being edited. */
 export function useSpokenFacts(): SpokenFacts {
-  const { line, hours: regular, switched } = useDraftTools();
+  const { line, hours: regular, switched, store } = useDraftTools();
   const people = usePeople();
   const allHours = useAllHours().data;
   const takes = useTakes();
   const atMs = Math.floor(useNow(everyMs) / everyMs) * everyMs;
-  const hours = hoursWithSwitch(regular, line.timeZone, switched);
+  // What is said of the hours depends on what answers when.
+  useAttendantPart((attendant) => attendant.answering);
+  const { present } = store.getSnapshot().history;
+  const hours = saidHours({ hours: regular, timeZone: line.timeZone, switched }, present);
   return useMemo(
     () => ({
       business: line.name,

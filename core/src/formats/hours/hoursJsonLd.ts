@@ -49,8 +49,11 @@ function weekSpecifications(hours: Hours, days: DayRange): readonly Specificatio
     const valid = isOne ? {} : { validFrom: showDate(from), validThrough: showDate(to) };
     const { week } = seasonOn(hours.seasons, from) ?? hours;
     return dayGroups(hours, week).flatMap((group) => {
-      const dayOfWeek = group.days.map((day) => `https://schema.org/${weekdayName(day)}`);
-      return group.times.map((time) => specification(time, { dayOfWeek, ...valid }));
+      const dayOfWeek = (by: number) =>
+        group.days.map((day) => `https://schema.org/${weekdayName(((day - 1 + by) % 7) + 1)}`);
+      return group.times.map((time) =>
+        specification(ofItsDay(time), { dayOfWeek: dayOfWeek(daysLater(time)), ...valid }),
+      );
     });
   });
 }
@@ -62,10 +65,22 @@ function specialSpecifications(hours: Hours, days: DayRange): readonly Specifica
   };
   return stretchesOf(days, keyOf).flatMap(({ from, to }) => {
     if (!dayPlan(hours, from).special) return [];
-    const valid = { validFrom: showDate(from), validThrough: showDate(to) };
     const times = openTimesOn(hours, from);
-    return (times.length > 0 ? times : [{ startMin: 0, endMin: 0 }]).map((time) => specification(time, valid));
+    return (times.length > 0 ? times : [{ startMin: 0, endMin: 0 }]).map((time) => {
+      const later = daysLater(time);
+      return specification(ofItsDay(time), { validFrom: showDate(from + later), validThrough: showDate(to + later) });
+    });
   });
+}
+
+/** What is left after a break of a time over midnight may begin on the day after. */
+function daysLater({ startMin }: DayTime): number {
+  return Math.floor(startMin / minutesOfDay);
+}
+
+function ofItsDay(time: DayTime): DayTime {
+  const by = daysLater(time) * minutesOfDay;
+  return { startMin: time.startMin - by, endMin: time.endMin - by };
 }
 
 /** Days next to each other that are alike. */

@@ -22,6 +22,7 @@ export const hoursWords: HoursWords = {
   and: 'und',
   everyDay: 'täglich',
   aroundTheClock: 'rund um die Uhr',
+  nextDay: 'am nächsten Tag',
   closed: 'geschlossen',
   opening: ({ date, weekday, startMin, daysAhead }) => {
     const at = startMin % minutesOfDay === 0 ? 'um Mitternacht' : `um ${time(startMin)}`;

@@ -73,6 +73,7 @@ export const hoursWords: HoursWords = {
   and: 'and',
   everyDay: 'every day',
   aroundTheClock: 'around the clock',
+  nextDay: 'the next day',
   closed: 'closed',
   opening: ({ date, weekday, startMin, daysAhead }) => {
     const isUsual = startMin >= 420 && startMin < evening;

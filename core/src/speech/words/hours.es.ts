@@ -27,6 +27,7 @@ export const hoursWords: HoursWords = {
   and: 'y',
   everyDay: 'todos los días',
   aroundTheClock: 'las veinticuatro horas',
+  nextDay: 'del día siguiente',
   closed: 'cerrado',
   opening: ({ date, weekday, startMin, daysAhead }) => {
     if (daysAhead === 0) return `hoy ${at(startMin)}`;

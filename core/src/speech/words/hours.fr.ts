@@ -25,6 +25,7 @@ export const hoursWords: HoursWords = {
   and: 'et',
   everyDay: 'tous les jours',
   aroundTheClock: 'jour et nuit',
+  nextDay: 'le lendemain',
   closed: 'fermé',
   opening: ({ date, weekday, startMin, daysAhead }) => {
     const at = `à ${time(startMin)}`;
