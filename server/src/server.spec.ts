@@ -210,12 +210,7 @@ describe('people, boxes and greetings', () => {
     expect(refused).toMatchObject({
       status: 409,
       body: {
-        uses: [
-          'key 2 of Welcome, in the draft',
-          'the path Front desk, in the draft',
-          'key 2 of Welcome, on air',
-          'the path Front desk, on air',
-        ],
+        uses: ['key 2 of Welcome, in the draft and on air', 'the path Front desk, in the draft and on air'],
       },
     });
     const [welcome, closed] = draft.attendant.sheets;

@@ -1,5 +1,5 @@
 export { wordsFirst } from './wordsFirst';
-export { spokenFacts, type CallScript, type LineScript } from './script';
+export { spokenFacts, withoutSwitch, type CallScript, type LineScript } from './script';
 export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, TransferTo } from './event';
 export type { AskToAccept, CallEffect, Play, PlayItem, Ring, RingGroup, EnterQueue, StopRecording } from './effect';
 export { idleCall, type CallState, type Phase } from './state';

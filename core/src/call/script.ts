@@ -50,3 +50,16 @@ export function spokenFacts(script: CallScript, line: LineScript, atMs: number):
     takeOf: (id) => script.takes.findLast((take) => take.id === id),
   };
 }
+
+const unswitched = new WeakMap<CallScript, CallScript>();
+
+/** A script in which no line's switch is set. The same one for the same script, so that what was made ready lasts. */
+export function withoutSwitch(script: CallScript): CallScript {
+  if (script.lines.every(({ switched }) => switched === null)) return script;
+  let made = unswitched.get(script);
+  if (!made) {
+    made = { ...script, lines: script.lines.map((line) => ({ ...line, switched: null })) };
+    unswitched.set(script, made);
+  }
+  return made;
+}

@@ -104,7 +104,16 @@ export {
   type RuleSlot,
   type Slot,
 } from './slot';
-export { greetingsUsed, replacedInWords, takesUsed, refersTo, usesOf, type ReferredId, type Use } from './references';
+export {
+  allUses,
+  greetingsUsed,
+  replacedInWords,
+  takesUsed,
+  refersTo,
+  usesOf,
+  type ReferredId,
+  type Use,
+} from './references';
 export { readAttendant, type DocumentProblem } from './readAttendant';
 export { attendantJsonSchema, tellSchema } from './attendantSchema';
 export { applyEdit } from './edits/applyEdit';

@@ -30,18 +30,43 @@ export type Use = { readonly slot: Slot; readonly stepIndex: number | null } | {
 
 /** Every place of the attendant that refers to something. */
 export function usesOf(attendant: Attendant, id: ReferredId): readonly Use[] {
-  const inSheets = attendant.sheets.flatMap((sheet): Use[] =>
-    wordsOf(sheet).some((words) => idsInWords(words).some((each) => each === id)) ? [{ sheetId: sheet.id }] : [],
-  );
-  const inPaths = pathsOf(attendant).flatMap(({ slot, path }): Use[] => {
-    const isRule =
-      (slot.type === 'period' && slot.periodId === id) ||
-      (slot.type === 'callers' && slot.callerListId === id) ||
-      (slot.type === 'special' && slot.specialId === id);
-    const steps = path.flatMap((step, stepIndex) => (refersTo(step).includes(id) ? [{ slot, stepIndex }] : []));
-    return isRule ? [{ slot, stepIndex: null }, ...steps] : steps;
-  });
-  return [...inSheets, ...inPaths];
+  return allUses(attendant).get(id) ?? noUses;
+}
+
+const noUses: readonly Use[] = [];
+const known = new WeakMap<Attendant, ReadonlyMap<ReferredId, readonly Use[]>>();
+
+/** Everything that an attendant refers to, each with every place that does. */
+export function allUses(attendant: Attendant): ReadonlyMap<ReferredId, readonly Use[]> {
+  const found = known.get(attendant) ?? findUses(attendant);
+  known.set(attendant, found);
+  return found;
+}
+
+function findUses(attendant: Attendant): ReadonlyMap<ReferredId, readonly Use[]> {
+  const found = new Map<ReferredId, Use[]>();
+  const add = (ids: readonly ReferredId[], use: Use): void => {
+    for (const id of new Set(ids)) {
+      const uses = found.get(id);
+      if (uses) uses.push(use);
+      else found.set(id, [use]);
+    }
+  };
+  for (const sheet of attendant.sheets) {
+    add(wordsOf(sheet).flatMap(idsInWords), { sheetId: sheet.id });
+  }
+  for (const { slot, path } of pathsOf(attendant)) {
+    add(namedBy(slot), { slot, stepIndex: null });
+    path.forEach((step, stepIndex) => add(refersTo(step), { slot, stepIndex }));
+  }
+  return found;
+}
+
+/** What a rule of the answering order is about. */
+function namedBy(slot: Slot): readonly ReferredId[] {
+  if (slot.type === 'period') return [slot.periodId];
+  if (slot.type === 'callers') return [slot.callerListId];
+  return slot.type === 'special' && slot.specialId !== null ? [slot.specialId] : [];
 }
 
 /** The words of a sheet itself, in which live parts can stand. */

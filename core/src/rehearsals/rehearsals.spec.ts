@@ -78,6 +78,18 @@ describe('a rehearsal', () => {
     expect(rehearse(office, rehearsal(all)).failed).toEqual([0, 1, 2, 3]);
   });
 
+  it('runs as if no switch were set, since that is for now', () => {
+    const switched = {
+      to: { type: 'closed' as const },
+      fromMs: openMoment - 3_600_000,
+      untilMs: openMoment + 3_600_000,
+      words: 'Closed because of the storm.',
+      by: 'Noor Haldane',
+    };
+    const closedNow = { ...office, lines: office.lines.map((line) => ({ ...line, switched })) };
+    expect(rehearse(closedNow, rehearsal([reachesPriya]))).toEqual(rehearse(office, rehearsal([reachesPriya])));
+  });
+
   it('shows where the call went another way than it used to', () => {
     const before = rehearse(office, rehearsal([reachesPriya]));
     const kept = { ...rehearsal([reachesPriya]), was: before.trace };

@@ -1,4 +1,11 @@
-import { transcriptOf, type CallScript, type CallState, type RungPhone, type TranscriptEntry } from '../call';
+import {
+  transcriptOf,
+  withoutSwitch,
+  type CallScript,
+  type CallState,
+  type RungPhone,
+  type TranscriptEntry,
+} from '../call';
 import { simulate, callId, type CallerAct, type StaffAct } from '../exchange';
 import { instantOf } from '../hours';
 import { isKey, type Key, type SheetId } from '../line';
@@ -40,8 +47,9 @@ const voicemailAfterMs = 22_000;
 const messageMs = 6000;
 const mostEvents = 5000;
 
-/** Makes the call of a scene on a clock of its own. */
-export function play(script: CallScript, scene: Scene): readonly TranscriptEntry[] {
+/** Makes the call of a scene on a clock of its own, as if no switch were set: that is for now, a rehearsal for good. */
+export function play(now: CallScript, scene: Scene): readonly TranscriptEntry[] {
+  const script = withoutSwitch(now);
   const line = script.lines.find(({ id }) => id === script.lineId);
   const atMs = instantOf(scene.reading, line?.timeZone ?? 'UTC');
   const transcript: TranscriptEntry[] = [];

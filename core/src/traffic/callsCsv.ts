@@ -11,15 +11,27 @@ export interface CallToWrite {
   /** In ms since 1970. */
   readonly startedAt: number;
   readonly endedAt: number | null;
+  /** Whether it was at a pretended moment: no figure counts it. */
+  readonly pretended: boolean;
   readonly answeredBy: string | null;
   readonly transcript: readonly TranscriptEntry[];
 }
 
-const header = ['started (UTC)', 'seconds', 'line', 'caller', 'keys', 'waited (s)', 'answered by', 'outcome'];
+const header = [
+  'started (UTC)',
+  'seconds',
+  'line',
+  'caller',
+  'keys',
+  'waited (s)',
+  'answered by',
+  'outcome',
+  'pretended',
+];
 
 /** The call log as CSV (RFC 4180), a call a row. */
 export function writeCallsCsv(calls: readonly CallToWrite[], names: Names): string {
-  const rows = calls.map(({ lineId, callerNumber, startedAt, endedAt, answeredBy, transcript }) => {
+  const rows = calls.map(({ lineId, callerNumber, startedAt, endedAt, pretended, answeredBy, transcript }) => {
     const outcome = outcomeOf(transcript);
     return [
       new Date(startedAt).toISOString(),
@@ -30,6 +42,7 @@ export function writeCallsCsv(calls: readonly CallToWrite[], names: Names): stri
       String(Math.round(waitedMs(transcript) / 1000)),
       answeredBy ? (names[answeredBy] ?? answeredBy) : '',
       outcome ? outcomeWords[outcome] : '',
+      pretended ? 'yes' : '',
     ];
   });
   return writeCsv([header, ...rows]);

@@ -59,6 +59,7 @@ describe('the call log as a spreadsheet', () => {
     callerNumber: '+12075550162',
     startedAt,
     endedAt: startedAt + 65_400,
+    pretended: false,
     answeredBy: noor,
     transcript: told(
       { type: 'key', key: '2', use: 'option' },
@@ -74,16 +75,25 @@ describe('the call log as a spreadsheet', () => {
     const [head, row] = writeCallsCsv([call], { [main]: 'Larkspur Cove Boatyard', [noor]: 'Noor Haldane' }).split(
       '\r\n',
     );
-    expect(head).toBe('started (UTC),seconds,line,caller,keys,waited (s),answered by,outcome');
-    expect(row).toBe('2026-11-23T15:00:00.000Z,65,Larkspur Cove Boatyard,+1 207 555 0162,2 1,31,Noor Haldane,Answered');
+    expect(head).toBe('started (UTC),seconds,line,caller,keys,waited (s),answered by,outcome,pretended');
+    expect(row).toBe(
+      '2026-11-23T15:00:00.000Z,65,Larkspur Cove Boatyard,+1 207 555 0162,2 1,31,Noor Haldane,Answered,',
+    );
   });
 
   it('lets no name become a formula, and tells of calls that go on', () => {
     const names = { [main]: '=HYPERLINK("http://x")', [noor]: 'Noor' };
-    const going = { ...call, endedAt: null, answeredBy: null, transcript: [], callerNumber: 'anonymous' };
+    const going = {
+      ...call,
+      pretended: true,
+      endedAt: null,
+      answeredBy: null,
+      transcript: [],
+      callerNumber: 'anonymous',
+    };
     const [, row] = writeCallsCsv([going], names).split('\r\n');
     expect(row).toContain('"\'=HYPERLINK(""http://x"")"');
-    expect(row?.endsWith(',anonymous,,0,,')).toBe(true);
+    expect(row?.endsWith(',anonymous,,0,,,yes')).toBe(true);
   });
 });
 

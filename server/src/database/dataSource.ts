@@ -10,6 +10,7 @@ import { Recordings1700000005000 } from './migrations/1700000005-recordings';
 import { SpecialDates1700000006000 } from './migrations/1700000006-specialDates';
 import { Switches1700000007000 } from './migrations/1700000007-switches';
 import { Airing1700000008000 } from './migrations/1700000008-airing';
+import { CallsByLine1700000009000 } from './migrations/1700000009-callsByLine';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -35,6 +36,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       SpecialDates1700000006000,
       Switches1700000007000,
       Airing1700000008000,
+      CallsByLine1700000009000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -13,6 +13,12 @@ export class UsesController {
     private readonly replacements: ReplacementsService,
   ) {}
 
+  /** Where everything is used, on every line, in words, by its id. */
+  @Get('uses')
+  async all(): Promise<Readonly<Record<string, readonly string[]>>> {
+    return Object.fromEntries(await this.uses.all());
+  }
+
   /** Where something is used, on every line, in words. */
   @Get('uses/:id')
   of(@Param('id') id: string): Promise<readonly string[]> {

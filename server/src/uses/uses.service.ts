@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { HoursId } from '@locutor/core/hours';
 import type { Attendant, Names, ReferredId } from '@locutor/core/line';
-import { describeUse, idsInWords, usesOf } from '@locutor/core/line';
+import { allUses, describeUse, idsInWords } from '@locutor/core/line';
 import { DataSource, IsNull } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
 import { CallerListEntity } from '../callerLists/callerList.entity';
@@ -45,22 +45,34 @@ export class UsesService {
 
   /** Where something is used by a draft, by what is on air, by a box, a group or a queue, in words. */
   async of(id: ReferredId): Promise<readonly string[]> {
+    return (await this.all()).get(id) ?? [];
+  }
+
+  /** Everything that is used, each with every place that does, in words. */
+  async all(): Promise<ReadonlyMap<string, readonly string[]>> {
     const names = await this.names();
     const lines = await this.database.getRepository(LineEntity).find();
-    const inLines = await Promise.all(lines.map((line) => this.usesInLine(line, id, names, lines.length > 1)));
-    const boxes = await this.database.getRepository(BoxEntity).findBy({ deletedAt: IsNull() });
-    const groups = await this.database.getRepository(GroupEntity).findBy({ deletedAt: IsNull() });
-    const queues = await this.database.getRepository(QueueEntity).findBy({ deletedAt: IsNull() });
-    const greetings = await this.database.getRepository(GreetingEntity).findBy({ deletedAt: IsNull() });
-    return [
-      ...inLines.flat(),
-      ...greetings.flatMap(({ name, words }) =>
-        idsInWords(words).some((each) => each === id) ? [`the words of the greeting ${name}`] : [],
-      ),
-      ...boxes.flatMap((box) => usesInBox(box, id)),
-      ...groups.flatMap((group) => usesAsMember(group, 'group', id)),
-      ...queues.flatMap((queue) => [...usesAsMember(queue, 'queue', id), ...usesInQueue(queue, id)]),
-    ];
+    const found = new Uses();
+    for (const line of lines) await this.addLine(found, line, names, lines.length > 1 ? ` of ${line.name}` : '');
+    const there = { deletedAt: IsNull() };
+    for (const { name, words } of await this.database.getRepository(GreetingEntity).findBy(there)) {
+      found.add(idsInWords(words), `the words of the greeting ${name}`);
+    }
+    for (const { name, greetingId, ownerId, tell } of await this.database.getRepository(BoxEntity).findBy(there)) {
+      found.add([greetingId], `the greeting of the box ${name}`);
+      found.add([ownerId], `the owner of the box ${name}`);
+      found.add(idsOf(tell), `told of messages in the box ${name}`);
+    }
+    for (const { name, members } of await this.database.getRepository(GroupEntity).findBy(there)) {
+      found.add(idsOf(members), `a member of the group ${name}`);
+    }
+    for (const queue of await this.database.getRepository(QueueEntity).findBy(there)) {
+      found.add(idsOf(queue.members), `a member of the queue ${queue.name}`);
+      found.add([queue.holdGreetingId], `what callers of the queue ${queue.name} hear on hold`);
+      const heard = queue.waiting.flatMap((part) => (part.type === 'greeting' ? [part.greetingId] : []));
+      found.add(heard, `what callers of the queue ${queue.name} hear while waiting`);
+    }
+    return found.words();
   }
 
   /** Which lines, people, groups and queues keep these hours, in words. */
@@ -78,42 +90,43 @@ export class UsesService {
     ];
   }
 
-  private async usesInLine(line: LineEntity, id: ReferredId, names: Names, naming: boolean): Promise<string[]> {
+  private async addLine(found: Uses, line: LineEntity, names: Names, of: string): Promise<void> {
     const draft = await this.database.getRepository(DraftEntity).findOneBy({ lineId: line.id });
     const onAir = line.onAirVersionId
       ? await this.database.getRepository(VersionEntity).findOneBy({ id: line.onAirVersionId })
       : null;
-    const where = naming ? ` of ${line.name}` : '';
-    return [
-      ...usesInWords(draft?.attendant, id, names, `in the draft${where}`),
-      ...usesInWords(onAir?.attendant, id, names, `on air${where}`),
-    ];
+    if (draft) found.addAttendant(draft.attendant, names, `in the draft${of}`);
+    if (onAir) found.addAttendant(onAir.attendant, names, `on air${of}`);
   }
 }
 
-function usesInWords(document: unknown, id: ReferredId, names: Names, where: string): string[] {
-  if (document === undefined) return [];
-  const attendant: Attendant = storedAttendant(document, { what: `What is ${where}` });
-  return usesOf(attendant, id).map((use) => `${describeUse(use, attendant, names)}, ${where}`);
+function idsOf(people: readonly { readonly personId: string }[]): readonly string[] {
+  return people.map(({ personId }) => personId);
 }
 
-function usesInBox({ name, greetingId, ownerId, tell }: BoxEntity, id: ReferredId): string[] {
-  return [
-    ...(greetingId === id ? [`the greeting of the box ${name}`] : []),
-    ...(ownerId === id ? [`the owner of the box ${name}`] : []),
-    ...(tell.some(({ personId }) => personId === id) ? [`told of messages in the box ${name}`] : []),
-  ];
-}
+/** Uses as they are gathered: what is so in the draft and on air is said once. */
+class Uses {
+  private readonly found = new Map<string, Map<string, string[]>>();
 
-function usesAsMember({ name, members }: GroupEntity | QueueEntity, kind: string, id: ReferredId): string[] {
-  return members.some(({ personId }) => personId === id) ? [`a member of the ${kind} ${name}`] : [];
-}
+  add(ids: readonly (string | null)[], words: string, where?: string): void {
+    for (const id of new Set(ids)) {
+      if (id === null) continue;
+      const places = this.found.get(id) ?? new Map<string, string[]>();
+      this.found.set(id, places);
+      places.set(words, [...(places.get(words) ?? []), ...(where === undefined ? [] : [where])]);
+    }
+  }
 
-function usesInQueue({ name, holdGreetingId, waiting }: QueueEntity, id: ReferredId): string[] {
-  return [
-    ...(holdGreetingId === id ? [`what callers of the queue ${name} hear on hold`] : []),
-    ...(waiting.some((part) => part.type === 'greeting' && part.greetingId === id)
-      ? [`what callers of the queue ${name} hear while waiting`]
-      : []),
-  ];
+  addAttendant(document: unknown, names: Names, where: string): void {
+    const attendant: Attendant = storedAttendant(document, { what: `What is ${where}` });
+    for (const [id, uses] of allUses(attendant)) {
+      for (const words of new Set(uses.map((use) => describeUse(use, attendant, names)))) this.add([id], words, where);
+    }
+  }
+
+  words(): ReadonlyMap<string, readonly string[]> {
+    const told = ([words, where]: readonly [string, readonly string[]]): string =>
+      where.length === 0 ? words : `${words}, ${where.join(' and ')}`;
+    return new Map([...this.found].map(([id, places]) => [id, [...places].map(told)]));
+  }
 }

@@ -8,7 +8,9 @@ import { HandsetDock, useHandsetDock } from './handsetDock';
 import { LineBar } from './LineBar';
 import { Mishap } from './Mishap';
 import { Navigation, screens } from './Navigation';
+import { useDraftTools } from '../draft/DraftProvider';
 import { UnreadableDraft } from '../draft/UnreadableDraft';
+import { PretendedMoment } from '../live/PretendedMoment';
 import { Unsettled } from '../saving/Unsettled';
 import { Shortcuts } from './Shortcuts';
 
@@ -25,6 +27,7 @@ export function Frame() {
 
 function FrameInside() {
   const { isOpen } = useHandsetDock();
+  const { line } = useDraftTools();
   const { pathname } = useLocation();
   const name = screens.find((screen) => pathname.startsWith(screen.to))?.name ?? 'On air';
   useEffect(() => {
@@ -39,6 +42,7 @@ function FrameInside() {
       <LineBar />
       <Unsettled />
       <UnreadableDraft />
+      <PretendedMoment timeZone={line.timeZone} />
       <Flex flex="1" minH="0" direction={{ base: 'column', md: 'row' }}>
         <Navigation />
         <Box as="main" id="work" tabIndex={-1} flex="1" minW="0" minH="0" overflow="auto" position="relative">

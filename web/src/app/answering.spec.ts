@@ -1,4 +1,14 @@
-import { hoursId, instantOf, periodId, weekdays, type Hours } from '@locutor/core/hours';
+import {
+  closedAllDay,
+  hoursId,
+  instantOf,
+  periodId,
+  specialDateId,
+  weekdays,
+  type Hours,
+  type SpecialDate,
+  type WeekSpan,
+} from '@locutor/core/hours';
 import {
   messageDefaults,
   newMenu,
@@ -80,16 +90,31 @@ describe('what answers now', () => {
   });
 
   it('says why', () => {
-    expect(whyWords(now('2026-11-23T16:00').answer, names)).toBe(
-      'Because Open runs on Monday from 8:00 AM to 5:00 PM.',
+    const why = (reading: string, of: Hours = hours): string =>
+      whyWords(now(reading).answer, names, { hours: of, timeZone: zone, atMs: instantOf(reading, zone) });
+    expect(why('2026-11-23T16:00')).toBe('Because Open runs on Monday from 8:00 AM to 5:00 PM.');
+    expect(why('2026-11-22T16:00')).toBe('Because no period runs then.');
+    const thanksgiving: SpecialDate = {
+      id: specialDateId.create('thanksgiving'),
+      name: 'Thanksgiving',
+      when: { type: 'once', from: '2026-11-22', to: '2026-11-22' },
+      moved: 'stays',
+      hours: closedAllDay,
+      words: '',
+    };
+    const holiday = { ...hours, special: [thanksgiving] };
+    expect(why('2026-11-22T16:00', holiday)).toBe('Because it is Thanksgiving, which has no answer of its own.');
+    const unanswered: WeekSpan = { periodId: lunch.id, day: 7, startMin: 900, endMin: 1020 };
+    expect(why('2026-11-22T16:00', { ...hours, week: [...hours.week, unanswered] })).toBe(
+      'Because Lunch runs and has no answer of its own.',
     );
-    expect(whyWords(now('2026-11-22T16:00').answer, names)).toBe('Because no period with an answer of its own runs.');
     const late = {
       type: 'period',
       periodId: open.id,
       span: { periodId: open.id, day: 1, startMin: 1320, endMin: 1560, from: null },
     } as const;
-    expect(whyWords(late, names)).toBe('Because Open runs on Friday from 10:00 PM to 2:00 AM the next day.');
+    const at = { hours, timeZone: zone, atMs: 0 };
+    expect(whyWords(late, names, at)).toBe('Because Open runs on Friday from 10:00 PM to 2:00 AM the next day.');
   });
 });
 

@@ -9,12 +9,12 @@ import {
   type Attendant,
   type Names,
 } from '@locutor/core/line';
+import { unreachable } from '@locutor/core/result';
 
 /** What a caller reaches with an answer, as a name: a sheet's, a person's, a box's; words said before it are passed over. */
 export function answerName(answer: Answer, attendant: Attendant, names: Names): string {
-  const reached = (pathAt(attendant, slotOfAnswer(answer)) ?? []).find(
-    (step) => step.type !== 'say' && step.type !== 'record',
-  );
+  const path = pathAt(attendant, slotOfAnswer(answer)) ?? [];
+  const reached = path.filter((step) => step.type !== 'say').find((step) => step.type !== 'record');
   const deleted = 'something deleted';
   switch (reached?.type) {
     case 'goTo':
@@ -36,8 +36,16 @@ export function answerName(answer: Answer, attendant: Attendant, names: Names): 
       return 'a question for the extension';
     case 'hangUp':
       return 'a goodbye';
-    default:
+    case 'ringGroup':
+      return names[reached.groupId] ?? deleted;
+    case 'waitInQueue':
+      return `the queue ${names[reached.queueId] ?? deleted}`;
+    case 'back':
+    case 'sayAgain':
+    case undefined:
       return 'nothing';
+    default:
+      return unreachable(reached);
   }
 }
 

@@ -1,37 +1,32 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import useSWR from 'swr';
-import { api, wordsOf } from '../api/client';
+import { wordsOf } from '../api/client';
 import { useLines } from '../api/resources';
 import { showWhen } from '../parts/time';
 import { useNow } from '../parts/useNow';
-
-interface Clock {
-  readonly nowMs: number;
-  readonly isPretended: boolean;
-}
+import { useLineClock } from './useLineClock';
 
 /** Which moment the live line believes it is: the real one, or a pretended one to try other hours. */
 export function LineClock() {
-  const { data, mutate } = useSWR<Clock>('/api/live/clock', api, { refreshInterval: 10_000 });
+  const { clock, set: setClock } = useLineClock();
   const zone = useLines().data?.[0]?.timeZone ?? 'UTC';
   const now = useNow(30_000);
   const [reading, setReading] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const set = async (next: string | null): Promise<void> => {
     try {
-      await mutate(api<Clock>('/api/live/clock', { method: 'PUT', body: { reading: next } }), { revalidate: false });
+      await setClock(next);
       setProblem(null);
     } catch (error) {
       setProblem(wordsOf(error));
     }
   };
-  if (!data) return null;
+  if (!clock) return null;
   return (
     <Box mt="5" pt="3" borderTopWidth="1px" borderColor="hairline">
       <Text fontSize="13px">
-        {data.isPretended
-          ? `The line believes it is ${showWhen(data.nowMs, zone, now)}.`
+        {clock.isPretended
+          ? `The line believes it is ${showWhen(clock.nowMs, zone, now)}.`
           : 'The line keeps the real time.'}
       </Text>
       <Text asChild mt="2" fontSize="12px" color="quiet" display="block">
@@ -51,7 +46,7 @@ export function LineClock() {
           Set
         </Button>
       </Flex>
-      {data.isPretended && (
+      {clock.isPretended && (
         <Button size="xs" mt="2" variant="ghost" colorPalette="petrol" onClick={() => void set(null)}>
           Back to the real time
         </Button>

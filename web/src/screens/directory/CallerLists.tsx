@@ -51,7 +51,7 @@ export function CallerLists() {
 function ListRow({ kept }: { readonly kept: KeptCallerList }) {
   const { row, change, ...saving } = useRowDraft(list, kept);
   const remove = useRemoveRow(list);
-  const uses = useUses()(kept.id);
+  const uses = useUses().usesOf(kept.id);
   return (
     <Box as="li" borderBottomWidth="1px" borderColor="hairline" py="3" aria-label={kept.name}>
       <Flex align="center" gap="2" wrap="wrap">
@@ -98,9 +98,9 @@ function ListRow({ kept }: { readonly kept: KeptCallerList }) {
         .{' '}
         {row.kind !== 'blocked' && (
           <Text as="span" color="quiet">
-            {uses ? `Answered in ${uses}. ` : 'No answer of their own yet. '}
+            {uses.length > 0 ? `Used: ${uses.join('; ')}. ` : 'No answer of their own yet. '}
             <Text asChild textDecoration="underline">
-              <Link to="/hours">{uses ? 'See the answering order' : 'Give them one on Hours'}</Link>
+              <Link to="/hours">{uses.length > 0 ? 'See the answering order' : 'Give them one on Hours'}</Link>
             </Text>
           </Text>
         )}

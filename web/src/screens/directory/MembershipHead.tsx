@@ -24,7 +24,7 @@ interface Props {
 export function MembershipHead({ list, to, kind, row, saving, onChange }: Props) {
   const leave = useLeave(list);
   const navigate = useNavigate();
-  const uses = useUses()(row.id);
+  const uses = useUses().usesOf(row.id);
   const remove = async (): Promise<void> => {
     await leave.ask(row);
     void navigate(to);
@@ -64,7 +64,9 @@ export function MembershipHead({ list, to, kind, row, saving, onChange }: Props)
         {leave.dialog}
       </Flex>
       <Text color="quiet" fontSize="13px" mb="3">
-        {uses ? `Used in ${uses}.` : `Used nowhere yet. In any step of the Script choose this ${kind}.`}
+        {uses.length > 0
+          ? `Used: ${uses.join('; ')}.`
+          : `Used nowhere yet. In any step of the Script choose this ${kind}.`}
       </Text>
     </>
   );

@@ -25,7 +25,7 @@ import { useRuns, type RunRehearsal } from './useRuns';
 
 /** Trial calls that are kept: each a short scene with what must happen, run on the draft after every edit. */
 export default function Rehearsals() {
-  const { attendant, names } = useDraft();
+  const { attendant, names, switched } = useDraft();
   const { all, isLoading } = useRuns();
   const { make, isLoading: isScriptLoading } = useCallScript();
   const { add } = useRehearsalDoors();
@@ -72,6 +72,9 @@ export default function Rehearsals() {
               Make a set from the paths there are, write one, or call on the handset and keep the call.
             </Text>
           </Box>
+        )}
+        {switched && all.length > 0 && (
+          <Text mb="1">The switch is on. Rehearsals run as if it were not: they are for good, it is for now.</Text>
         )}
         {all.length > 0 && (
           <Text role="status" color="quiet">

@@ -1,5 +1,5 @@
 import { boxId, callerListId, contactId, personId } from '@locutor/core/directory';
-import { periodId, specialDateId } from '@locutor/core/hours';
+import { hoursId, periodId, specialDateId, type Hours } from '@locutor/core/hours';
 import {
   lineId,
   messageDefaults,
@@ -102,15 +102,20 @@ describe('what answers, by name', () => {
   });
 
   it('says why: the list the caller is in, or nothing that runs', () => {
-    expect(whyWords({ type: 'callers', callerListId: slips }, names)).toBe('Because the caller is in Slip holders.');
-    expect(whyWords({ type: 'otherwise' }, names)).toContain('no period');
+    const nothing: Hours = { id: hoursId.create('none'), name: '', periods: [], week: [], seasons: [], special: [] };
+    const moment = { hours: nothing, timeZone: 'UTC', atMs: 0 };
+    expect(whyWords({ type: 'callers', callerListId: slips }, names, moment)).toBe(
+      'Because the caller is in Slip holders.',
+    );
     // The second day of 1970 was a Friday.
     const span = { periodId: periodId.create('gone'), day: 1, startMin: 1320, endMin: 1560, from: null };
-    expect(whyWords({ type: 'period', periodId: span.periodId, span }, names)).toContain('a period runs on Friday');
+    expect(whyWords({ type: 'period', periodId: span.periodId, span }, names, moment)).toContain(
+      'a period runs on Friday',
+    );
     const party = specialDateId.create('party');
     const special = { type: 'period', periodId: span.periodId, span: { ...span, from: party } } as const;
-    expect(whyWords(special, { [party]: 'Christmas party' })).toContain('runs on Christmas party from');
-    expect(whyWords({ type: 'special', specialId: party, ruleOf: null }, { [party]: 'Inventory week' })).toBe(
+    expect(whyWords(special, { [party]: 'Christmas party' }, moment)).toContain('runs on Christmas party from');
+    expect(whyWords({ type: 'special', specialId: party, ruleOf: null }, { [party]: 'Inventory week' }, moment)).toBe(
       'Because it is Inventory week.',
     );
   });

@@ -41,7 +41,7 @@ export default function Today() {
           <b>{answering.name}</b>.
         </Text>
         <Text mt="1.5" color="quiet">
-          {whyWords(answering.answer, names)}{' '}
+          {whyWords(answering.answer, names, { hours, timeZone: line.timeZone, atMs: now })}{' '}
           {answering.next
             ? `At ${showWhen(answering.next.atMs, line.timeZone, now)}, ${answering.next.name} takes over.`
             : 'That never changes.'}

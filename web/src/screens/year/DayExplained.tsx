@@ -124,7 +124,9 @@ export function DayExplained({ hours, day, attendant }: Props) {
           {', '}
           <b>{name(explained.answer)}</b>
           {attendant ? ' answers. ' : '. '}
-          {attendant ? whyWords(explained.answer, names) : runningWords(hours, timeZone, atMs)}
+          {attendant
+            ? whyWords(explained.answer, names, { hours, timeZone, atMs })
+            : runningWords(hours, timeZone, atMs)}
         </Text>
       </Box>
       {attendant && (
