@@ -1,4 +1,4 @@
-import { isInService, readPhoneNumber, type Contact, type E164 } from '../directory';
+import { countryOf, isInService, readPhoneNumber, type Contact, type E164 } from '../directory';
 import { dayAt } from '../hours';
 import type { Outside } from '../line';
 import type { CallScript, LineScript } from './script';
@@ -20,7 +20,7 @@ export function outsideTargetOf(
 ): OutsideTarget | NotCalled {
   const contact = to.type === 'contact' ? contacts.find(({ id }) => id === to.contactId) : undefined;
   const written = to.type === 'contact' ? (contact?.number ?? '') : to.number;
-  const read = readPhoneNumber(written);
+  const read = readPhoneNumber(written, countryOf(line));
   const number = read.ok ? read.value : '';
   const target: OutsideTarget = { type: 'outside', number, contactId: to.type === 'contact' ? to.contactId : null };
   const why = to.type === 'contact' && !contact ? 'deleted' : whyNot(contact, number, line, atMs);

@@ -1,3 +1,4 @@
+import type { Country } from './country';
 import { right, wrong, type Result } from '../result';
 import type { CallerListId } from './ids';
 import { readPhoneNumber } from './phoneNumber';
@@ -25,11 +26,14 @@ export const anonymousCaller = 'anonymous';
 
 export type PatternProblem = { readonly type: 'notAPattern'; readonly text: string };
 
-/** Reads a number or the beginning of numbers as people write it: `+1 207 555 0178`, `+1 207 *`. */
-export function readCallerPattern(text: string): Result<string, PatternProblem> {
+/**
+ * Reads a number or the beginning of numbers as people write it: `+1 207 555 0178`, `+1 207 *`. A whole number without
+ * its country is of the one given.
+ */
+export function readCallerPattern(text: string, country?: Country): Result<string, PatternProblem> {
   const trimmed = text.trim();
   if (!trimmed.endsWith('*')) {
-    const number = readPhoneNumber(trimmed);
+    const number = readPhoneNumber(trimmed, country);
     return number.ok ? right(number.value) : wrong({ type: 'notAPattern', text });
   }
   const digits = trimmed.slice(0, -1).replace(/[\s().-]/g, '');

@@ -37,7 +37,7 @@ describe('telephone numbers', () => {
     ['+1 207 555 0140', '+12075550140'],
     ['(207) 555-0140', '+12075550140'],
     ['+44 20 7946 0958', '+442079460958'],
-  ])('%s is kept as %s', (text, number) => expect(readPhoneNumber(text)).toEqual({ ok: true, value: number }));
+  ])('%s is kept as %s', (text, number) => expect(readPhoneNumber(text, 'US')).toEqual({ ok: true, value: number }));
 
   it.each(['', 'call me', '12', '+999 1'])('"%s" is none', (text) => expect(readPhoneNumber(text).ok).toBe(false));
 
@@ -148,7 +148,7 @@ describe('lists of callers', () => {
     ['+1 207 555 0178', '+12075550178'],
     ['(207) 555-0178', '+12075550178'],
     ['+1 (207) *', '+1207*'],
-  ])('take "%s" as %s', (text, pattern) => expect(readCallerPattern(text)).toEqual({ ok: true, value: pattern }));
+  ])('take "%s" as %s', (text, pattern) => expect(readCallerPattern(text, 'US')).toEqual({ ok: true, value: pattern }));
 
   it.each(['', '*', '207*', 'nobody', '+1 207 5x*'])('refuse "%s"', (text) =>
     expect(readCallerPattern(text).ok).toBe(false),

@@ -86,4 +86,12 @@ export {
   type KeypadReport,
   type NamePart,
 } from './keypadNames';
-export { readPhoneNumber, showPhoneNumber, type E164, type PhoneNumberProblem } from './phoneNumber';
+export { countryOf, type Country } from './country';
+export {
+  exampleNumber,
+  hasLostZero,
+  readPhoneNumber,
+  showPhoneNumber,
+  type E164,
+  type PhoneNumberProblem,
+} from './phoneNumber';

@@ -57,7 +57,7 @@ describe('people pasted from a spreadsheet', () => {
     expect(readPeopleTable(headed)).toMatchObject([expected]);
     const bare =
       'Marchetti, Juno\t206\tjuno@x.example\t207 555 0166\nEffie Brannigan\t213\teffie@x.example\t207 555 0113';
-    expect(readPeopleTable(bare)).toMatchObject([expected, { name: 'Effie Brannigan', extension: '213' }]);
+    expect(readPeopleTable(bare, 'US')).toMatchObject([expected, { name: 'Effie Brannigan', extension: '213' }]);
   });
 
   it('are new, changed, or the same; an extension that is missing is given', () => {

@@ -1,4 +1,4 @@
-import { extensionPattern, readPhoneNumber, showPhoneNumber, type Person } from '../directory';
+import { extensionPattern, readPhoneNumber, showPhoneNumber, type Country, type Person } from '../directory';
 import { isFormula, readTable, writeCsv, type Table } from './csv';
 
 /** Somebody as found in a row or on a card, not checked yet. */
@@ -27,13 +27,13 @@ const headings: Readonly<Record<PersonColumn, RegExp>> = {
 };
 
 /** Reads people from rows pasted from a spreadsheet or from a CSV file. Empty rows are passed over. */
-export function readPeopleTable(text: string): readonly FoundPerson[] {
+export function readPeopleTable(text: string, country?: Country): readonly FoundPerson[] {
   const table = readTable(text);
   const first = table.findIndex((row) => row.some((cell) => cell !== ''));
   if (first === -1) return [];
   const named = columnsByHeading(table[first] ?? []);
   const isHeading = named.some((column) => column !== null);
-  const columns = isHeading ? named : columnsByContent(table);
+  const columns = isHeading ? named : columnsByContent(table, country);
   return table.flatMap((cells, index): FoundPerson[] => {
     const isRow = index > first || (index === first && !isHeading);
     return isRow && cells.some((cell) => cell !== '') ? [personOf(cells, columns, index + 1)] : [];
@@ -60,7 +60,7 @@ function columnsByHeading(row: readonly string[]): Columns {
 }
 
 /** Without headings, what most cells of a column look like tells what it is. */
-function columnsByContent(table: Table): Columns {
+function columnsByContent(table: Table, country: Country | undefined): Columns {
   const width = Math.max(...table.map((row) => row.length));
   const taken = new Set<PersonColumn>();
   return Array.from({ length: width }, (_, column) => {
@@ -70,7 +70,7 @@ function columnsByContent(table: Table): Columns {
       ? 'email'
       : most((cell) => extensionPattern.test(cell))
         ? 'extension'
-        : most((cell) => readPhoneNumber(cell).ok)
+        : most((cell) => readPhoneNumber(cell, country).ok)
           ? 'mobile'
           : most((cell) => /\p{L}/u.test(cell))
             ? 'name'

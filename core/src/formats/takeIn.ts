@@ -6,6 +6,7 @@ import {
   longestName,
   nextFreeExtension,
   readPhoneNumber,
+  type Country,
   type Person,
   type PersonId,
 } from '../directory';
@@ -44,15 +45,21 @@ export type Planned = { readonly row: number; readonly fields: TakenFields } & (
 /**
  * What will happen when people are taken in: who is new, who is changed and in what, who stays the same, and what cannot
  * be taken and why. Somebody is known by their name, or by their e-mail address. What a row leaves empty stays.
+ *
+ * @param country of which numbers are that do not say their own
  */
-export function planTakeIn(found: readonly FoundPerson[], people: readonly Person[]): readonly Planned[] {
+export function planTakeIn(
+  found: readonly FoundPerson[],
+  people: readonly Person[],
+  country?: Country,
+): readonly Planned[] {
   const planned: Planned[] = [];
   const known = knownBy(people);
   const firstRows = new Map<string, number>();
   // Everybody as they will be, so that extensions given and read do not clash among themselves.
   let after: readonly Person[] = people;
   for (const each of found.slice(0, mostTakenIn)) {
-    const plan = planOne(each, known, after, firstRows);
+    const plan = planOne(withNumber(each, country), known, after, firstRows);
     planned.push(plan);
     const name = folded(plan.fields.name);
     if (plan.type !== 'wrong' && !firstRows.has(name)) firstRows.set(name, plan.row);
@@ -114,9 +121,14 @@ function planOne(
   };
 }
 
+/** With the mobile in its whole form, where it is a number as typed in the country. */
+function withNumber(found: FoundPerson, country: Country | undefined): FoundPerson {
+  const number = readPhoneNumber(found.mobile, country);
+  return { ...found, mobile: number.ok ? number.value : found.mobile };
+}
+
 function fieldsOf({ name, extension, email, mobile, saidAs }: FoundPerson): TakenFields {
-  const number = readPhoneNumber(mobile);
-  return { name, extension, email, saidAs, mobile: number.ok ? number.value : mobile };
+  return { name, extension, email, saidAs, mobile };
 }
 
 function problemsOf(

@@ -1,4 +1,4 @@
-import { readPhoneNumber } from '../directory';
+import { countryOf, readPhoneNumber } from '../directory';
 import type { Outside, Step } from '../line';
 import type { ProofSubject } from './rule';
 
@@ -19,6 +19,6 @@ export function numberOf(subject: ProofSubject, step: Step): string | undefined 
   const to = outsideOf(step);
   if (!to) return undefined;
   if (to.type === 'contact') return contactOf(subject, to)?.number;
-  const read = readPhoneNumber(to.number);
+  const read = readPhoneNumber(to.number, countryOf(subject.line));
   return read.ok ? read.value : '';
 }

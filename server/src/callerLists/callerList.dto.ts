@@ -3,6 +3,7 @@ import {
   longestName,
   mostPatterns,
   readCallerPattern,
+  type Country,
   type CallerListKind,
 } from '@locutor/core/directory';
 import { ApiPropertyOptional } from '@nestjs/swagger';
@@ -46,8 +47,8 @@ export class ChangeCallerListDto extends CallersDto {
 }
 
 /** The numbers as they are kept, each once. @throws Problem 422 that names every one that is none. */
-export function readPatterns(patterns: readonly string[]): string[] {
-  const read = patterns.map((text) => ({ text, pattern: readCallerPattern(text) }));
+export function readPatterns(patterns: readonly string[], country: Country | undefined): string[] {
+  const read = patterns.map((text) => ({ text, pattern: readCallerPattern(text, country) }));
   const wrong = read.filter(({ pattern }) => !pattern.ok);
   if (wrong.length > 0) {
     const says = (text: string): string =>

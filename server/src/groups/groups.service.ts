@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { groupDefaults, showPhoneNumber, type Group, type GroupId } from '@locutor/core/directory';
+import { groupDefaults, showPhoneNumber, type Country, type Group, type GroupId } from '@locutor/core/directory';
 import { Repository } from 'typeorm';
 import { ExtensionsService } from '../extensions/extensions.service';
 import { HoursService } from '../hours/hours.service';
@@ -27,12 +27,13 @@ export class GroupsService extends MembershipService<GroupId, GroupEntity> {
     super(groups, uses, extensions, people, hours);
   }
 
-  addGroup(id: GroupId, body: AddGroupDto): Promise<GroupEntity> {
-    return this.add({ ...groupDefaults, members: [], ...read(body), name: body.name, id });
+  async addGroup(id: GroupId, body: AddGroupDto): Promise<GroupEntity> {
+    const fields = read(body, await this.ownNumbers.country());
+    return this.add({ ...groupDefaults, members: [], ...fields, name: body.name, id });
   }
 
-  changeGroup(id: GroupId, revision: number, changes: Omit<ChangeGroupDto, 'revision'>): Promise<GroupEntity> {
-    return this.change(id, revision, read(changes));
+  async changeGroup(id: GroupId, revision: number, changes: Omit<ChangeGroupDto, 'revision'>): Promise<GroupEntity> {
+    return this.change(id, revision, read(changes, await this.ownNumbers.country()));
   }
 
   protected async check(group: Group): Promise<void> {
@@ -51,7 +52,10 @@ export class GroupsService extends MembershipService<GroupId, GroupEntity> {
 }
 
 /** What was sent as it is kept: the number as E.164. */
-function read({ directNumber, ...others }: Omit<ChangeGroupDto, 'revision'>): Partial<GroupEntity> {
+function read(
+  { directNumber, ...others }: Omit<ChangeGroupDto, 'revision'>,
+  country: Country | undefined,
+): Partial<GroupEntity> {
   if (directNumber === undefined) return definedOf(others);
-  return { ...definedOf(others), directNumber: directNumber === '' ? '' : phoneNumberOf(directNumber) };
+  return { ...definedOf(others), directNumber: directNumber === '' ? '' : phoneNumberOf(directNumber, country) };
 }

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { showPhoneNumber } from '@locutor/core/directory';
+import { countryOf, showPhoneNumber } from '@locutor/core/directory';
 import { hoursId, periodId, type Hours, type HoursId } from '@locutor/core/hours';
 import { lineId, newMenu, schemaVersion, sheetId, defaultVoice, type Attendant, type LineId } from '@locutor/core/line';
 import { DataSource, Repository } from 'typeorm';
@@ -41,7 +41,7 @@ export class LinesService {
     hoursId: shared,
     emergencyAddress,
   }: AddLineDto): Promise<LineEntity> {
-    const number = phoneNumberOf(typed);
+    const number = phoneNumberOf(typed, countryOf({ number: typed, timeZone }));
     await this.mustBeFree(number);
     const from = copyOf ? await this.get(copyOf) : undefined;
     const hours = await this.hoursFor(name, shared ?? from?.hoursId);
@@ -57,9 +57,9 @@ export class LinesService {
   }
 
   async change(id: LineId, { revision, ...changes }: ChangeLineDto): Promise<LineEntity> {
-    const number = changes.number === undefined ? undefined : phoneNumberOf(changes.number);
-    if (number) await this.mustBeFree(number, id);
     const line = await this.get(id);
+    const number = changes.number === undefined ? undefined : phoneNumberOf(changes.number, countryOf(line));
+    if (number) await this.mustBeFree(number, id);
     const from = changes.serviceFrom === undefined ? line.serviceFrom : changes.serviceFrom;
     const until = changes.serviceUntil === undefined ? line.serviceUntil : changes.serviceUntil;
     if (from && until && until < from) {

@@ -60,12 +60,13 @@ export class HandsetSocket {
     if (this.isDialling || (this.run && this.line.isOn(this.run.id))) return;
     this.isDialling = true;
     try {
-      const read = readPhoneNumber(number);
+      const country = await this.scripts.country();
+      const read = readPhoneNumber(number, country);
       const reached = read.ok ? await this.scripts.reached(read.value) : undefined;
       if (!reached) {
         return this.socket.send({ type: 'refused', says: 'That is not a number of this business.' });
       }
-      const caller = readPhoneNumber(callerNumber);
+      const caller = readPhoneNumber(callerNumber, country);
       this.run = await this.line.arrive(reached, caller.ok ? caller.value : anonymousCaller, this.ear);
     } catch (error) {
       const says = error instanceof Error ? error.message : 'The call did not get through.';

@@ -1,3 +1,4 @@
+import { countryOf, type Country } from '@locutor/core/directory';
 import { Injectable } from '@nestjs/common';
 import type { CallScript } from '@locutor/core/call';
 import type { E164, GroupId } from '@locutor/core/directory';
@@ -46,6 +47,12 @@ export class LiveScripts {
     const onAir = lines.find(({ onAirVersionId }) => onAirVersionId);
     if (onAir) return this.of(onAir.id);
     return lines[0] && this.from.of(lines[0].id, 'draft');
+  }
+
+  /** The country in which numbers are dialled that do not say their own. */
+  async country(): Promise<Country | undefined> {
+    const [first] = await this.lines.list();
+    return first && countryOf(first);
   }
 
   /** What a number leads to; undefined when it is not one of the business's. */

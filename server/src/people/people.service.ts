@@ -1,6 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { personDefaults, personId, type Person, type PersonId, type PersonPhone } from '@locutor/core/directory';
+import {
+  personDefaults,
+  personId,
+  type Country,
+  type Person,
+  type PersonId,
+  type PersonPhone,
+} from '@locutor/core/directory';
 import { DataSource, Repository } from 'typeorm';
 import { ExtensionsService } from '../extensions/extensions.service';
 import { HoursService } from '../hours/hours.service';
@@ -29,18 +36,19 @@ export class PeopleService extends RowsService<PersonId, PersonEntity> {
     super(people, uses);
   }
 
-  addPerson(id: PersonId, body: AddPersonDto): Promise<PersonEntity> {
-    return this.add({ ...newPerson(body), id });
+  async addPerson(id: PersonId, body: AddPersonDto): Promise<PersonEntity> {
+    return this.add({ ...newPerson(body, await this.ownNumbers.country()), id });
   }
 
-  changePerson(id: PersonId, revision: number, changes: Changes): Promise<PersonEntity> {
-    return this.change(id, revision, read(changes));
+  async changePerson(id: PersonId, revision: number, changes: Changes): Promise<PersonEntity> {
+    return this.change(id, revision, read(changes, await this.ownNumbers.country()));
   }
 
   /** Adds those without an id and changes those with one. @throws Problem, with nothing kept, when one of them is refused. */
   async takeIn(people: readonly TakeInPersonDto[]): Promise<PersonEntity[]> {
     const before = await this.list();
-    const after = people.reduce<readonly Person[]>(taken, before);
+    const country = await this.ownNumbers.country();
+    const after = people.reduce<readonly Person[]>((all, each) => taken(all, each, country), before);
     for (const person of after) await this.checkAmong(person, after);
     const isChanged = (person: Person): boolean => !before.includes(person as PersonEntity);
     await this.database.transaction(async (rows) => {
@@ -67,32 +75,39 @@ export class PeopleService extends RowsService<PersonId, PersonEntity> {
 }
 
 /** Everybody, with one more person taken in. */
-function taken(everybody: readonly Person[], { id, ...body }: TakeInPersonDto): readonly Person[] {
+function taken(
+  everybody: readonly Person[],
+  { id, ...body }: TakeInPersonDto,
+  country: Country | undefined,
+): readonly Person[] {
   const known = everybody.find((person) => person.id === id);
-  if (known) return everybody.map((person) => (person === known ? { ...known, ...read(body) } : person));
+  if (known) return everybody.map((person) => (person === known ? { ...known, ...read(body, country) } : person));
   const { name, extension } = body;
   if (id || name === undefined || extension === undefined) {
     throw invalid([{ at: 'people', says: 'Somebody new needs a name and an extension.' }]);
   }
-  return [...everybody, { ...newPerson({ ...body, name, extension }), id: newId(personId) }];
+  return [...everybody, { ...newPerson({ ...body, name, extension }, country), id: newId(personId) }];
 }
 
-function newPerson(body: AddPersonDto): Omit<PersonEntity, 'id' | 'revision' | 'deletedAt'> {
+function newPerson(
+  body: AddPersonDto,
+  country: Country | undefined,
+): Omit<PersonEntity, 'id' | 'revision' | 'deletedAt'> {
   const { name, extension, ...details } = body;
-  return { ...personDefaults, phones: [...personDefaults.phones], ...read(details), name, extension };
+  return { ...personDefaults, phones: [...personDefaults.phones], ...read(details, country), name, extension };
 }
 
 /** What was sent as it is kept: numbers as E.164, and of a phone only what its kind has. */
-function read({ phones, mobile, ...others }: Changes): Partial<PersonEntity> {
+function read({ phones, mobile, ...others }: Changes, country: Country | undefined): Partial<PersonEntity> {
   return {
     ...definedOf(others),
-    ...(phones ? { phones: phones.map(phoneOf) } : {}),
-    ...(mobile === undefined ? {} : { mobile: mobile === '' ? '' : phoneNumberOf(mobile) }),
+    ...(phones ? { phones: phones.map((phone) => phoneOf(phone, country)) } : {}),
+    ...(mobile === undefined ? {} : { mobile: mobile === '' ? '' : phoneNumberOf(mobile, country) }),
   };
 }
 
-function phoneOf({ type, seconds, number, accept }: PersonPhoneDto): PersonPhone {
+function phoneOf({ type, seconds, number, accept }: PersonPhoneDto, country: Country | undefined): PersonPhone {
   if (type === 'desk') return { type, seconds };
   if (number === undefined) throw invalid([{ at: 'phones', says: 'An outside phone needs a number.' }]);
-  return { type, seconds, number: phoneNumberOf(number), accept: accept ?? true };
+  return { type, seconds, number: phoneNumberOf(number, country), accept: accept ?? true };
 }

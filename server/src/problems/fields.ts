@@ -15,7 +15,7 @@ import {
   registerDecorator,
   ValidateIf,
 } from 'class-validator';
-import { readPhoneNumber, type E164 } from '@locutor/core/directory';
+import { exampleNumber, readPhoneNumber, type E164, type Country } from '@locutor/core/directory';
 import { invalid } from './problem';
 
 interface Optional {
@@ -96,16 +96,21 @@ export function CheckedField(
 export function PhoneNumberField(options: Optional = {}): PropertyDecorator {
   return CheckedField({
     ...options,
-    check: (text) => readPhoneNumber(text).ok,
-    says: (value) => `“${String(value)}” is not a telephone number. Type it with its country, such as +1 207 555 0140.`,
+    // In which country it is typed, and so whether it is a number, is known behind the door.
+    check: (text) => text.length <= 40 && /^\s*\+?[\d\s()./-]*\d[\d\s()./-]*\d\s*$/.test(text),
+    says: (value) => notANumber(String(value)),
   });
 }
 
-/** A number that has passed the door, as it is kept. */
-export function phoneNumberOf(text: string): E164 {
-  const number = readPhoneNumber(text);
-  if (!number.ok) throw invalid([{ at: 'number', says: `“${text}” is not a telephone number.` }]);
+/** A number as it is kept; one that does not say its country is of the one given. @throws Problem 422 */
+export function phoneNumberOf(text: string, country: Country | undefined): E164 {
+  const number = readPhoneNumber(text, country);
+  if (!number.ok) throw invalid([{ at: 'number', says: notANumber(text, country) }]);
   return number.value;
+}
+
+function notANumber(text: string, country?: Country): string {
+  return `“${text}” is not a telephone number. Type it with its country, such as ${exampleNumber(country)}.`;
 }
 
 /** Lets an empty text through unchecked. */

@@ -1,10 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import {
   boxDefaults,
+  countryOf,
   boxId,
   personDefaults,
   personId,
-  readPhoneNumber,
   type Box,
   type Person,
 } from '@locutor/core/directory';
@@ -16,7 +16,8 @@ import { DraftEntity } from '../drafts/draft.entity';
 import { HoursEntity } from '../hours/hours.entity';
 import { LineEntity } from '../lines/line.entity';
 import { PersonEntity } from '../people/person.entity';
-import { conflict, invalid } from '../problems/problem';
+import { phoneNumberOf } from '../problems/fields';
+import { conflict } from '../problems/problem';
 import { newId } from '../rows/newId';
 import type { StartDto } from './start.dto';
 
@@ -26,8 +27,8 @@ export class StartService {
   constructor(private readonly database: DataSource) {}
 
   async start(facts: StartDto): Promise<LineEntity> {
-    const number = readPhoneNumber(facts.number);
-    if (!number.ok) throw invalid([{ at: 'number', says: `“${facts.number}” is not a telephone number.` }]);
+    const { timeZone } = facts;
+    const number = phoneNumberOf(facts.number, countryOf({ number: facts.number, timeZone }));
     if ((await this.database.getRepository(LineEntity).count()) > 0) {
       throw conflict('This Locutor has a line already. Change it instead of starting again.');
     }
@@ -41,8 +42,8 @@ export class StartService {
       // One by one: after inserting several at once TypeORM may give them each other's ids.
       for (const person of people) await rows.insert(PersonEntity, { ...person } as PersonEntity);
       await rows.insert(BoxEntity, box as BoxEntity);
-      const { name, timeZone, emergencyAddress = '' } = facts;
-      const line = { id, name, timeZone, number: number.value, hoursId: hours.id, emergencyAddress };
+      const { name, emergencyAddress = '' } = facts;
+      const line = { id, name, timeZone, number, hoursId: hours.id, emergencyAddress };
       await rows.insert(LineEntity, line);
       const attendant = starters[facts.starter ?? 'people'].make({
         businessName: name,

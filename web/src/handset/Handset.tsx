@@ -1,3 +1,4 @@
+import { countryOf, exampleNumber } from '@locutor/core/directory';
 import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
 import type { Tell } from '@locutor/core/directory';
 import { isKey } from '@locutor/core/line';
@@ -91,7 +92,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
   const which = wanted === 'version' && !version ? 'draft' : wanted;
   const kept = which === 'version' ? version : which === 'onAir' ? onAir : undefined;
   const [reading, setReading] = useState<string | null>(null);
-  const [callerNumber, setCallerNumber] = useState('+1 207 555 0178');
+  const [callerNumber, setCallerNumber] = useState(() => exampleNumber(countryOf(line)));
   const now = useNow(30_000, switched?.fromMs);
   const called = kept?.attendant ?? attendant;
   const moments = useMemo(
@@ -105,7 +106,7 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
     // What is on air goes by the directory as it is now; an earlier version is called as it was.
     const keptThen = kept && (which === 'onAir' ? { greetings: kept.greetings, takes: kept.takes } : kept);
     const script = callScript.make(called, keptThen ?? nothingKept);
-    const caller = callerOf(callerNumber);
+    const caller = callerOf(callerNumber, countryOf(line));
     const driver = new CallDriver({
       script,
       startsAtMs: momentMs(reading, line.timeZone, Date.now()),

@@ -1,5 +1,6 @@
+import { useCountry } from '../parts/useCountry';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { showPhoneNumber } from '@locutor/core/directory';
+import { exampleNumber, showPhoneNumber } from '@locutor/core/directory';
 import { isKey, type Names } from '@locutor/core/line';
 import { Mic, MicOff, Phone, PhoneOff } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -44,7 +45,9 @@ function Dialling({ handset, problem }: { readonly handset: LiveHandset; readonl
   const direct = groups.flatMap(({ name, directNumber }) => (directNumber ? [{ name, number: directNumber }] : []));
   const numbers = [...lines, ...direct];
   const [number, setNumber] = useState('');
-  const [caller, setCaller] = useState('+1 207 555 0178');
+  const country = useCountry();
+  const [typed, setCaller] = useState<string | null>(null);
+  const caller = typed ?? exampleNumber(country);
   const called = number || (numbers[0]?.number ?? '');
   return (
     <Box px="4" py="2" overflow="auto">

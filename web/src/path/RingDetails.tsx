@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { readPhoneNumber, showPhoneNumber, type Person } from '@locutor/core/directory';
+import { countryOf, exampleNumber, readPhoneNumber, showPhoneNumber, type Person } from '@locutor/core/directory';
 import {
   longestRingSeconds,
   longestTypedNumber,
@@ -180,7 +180,7 @@ function OutsideWho({ to, of, onChange }: WhoProps) {
     const contact = contacts.find(({ id }) => id === value);
     onChange(contact ? { type: 'contact', contactId: contact.id } : { type: 'number', number: '' });
   };
-  const read = to.type === 'number' ? readPhoneNumber(to.number) : undefined;
+  const read = to.type === 'number' ? readPhoneNumber(to.number, countryOf(line)) : undefined;
   return (
     <>
       <InlineSelect
@@ -194,7 +194,7 @@ function OutsideWho({ to, of, onChange }: WhoProps) {
           {' '}
           <InlineWords
             label={`Number typed in ${of}`}
-            placeholder="+1 207 555 0161"
+            placeholder={exampleNumber(countryOf(line))}
             value={to.number}
             most={longestTypedNumber}
             fontSize="14px"

@@ -1,5 +1,7 @@
+import { useCountry } from '../../parts/useCountry';
 import { Box, Flex, IconButton, Text, Textarea } from '@chakra-ui/react';
 import {
+  exampleNumber,
   callerListKinds,
   longestName,
   readCallerPattern,
@@ -118,15 +120,16 @@ interface PatternsProps {
 
 /** One number a line; what is no number is named and kept to the field until it is one. */
 function Patterns({ name, patterns, onChange }: PatternsProps) {
+  const country = useCountry();
   const [typed, setTyped] = useState<string | null>(null);
   const shown = patterns.map((each) => (each.endsWith('*') ? each : showPhoneNumber(each))).join('\n');
   const text = typed ?? shown;
   const lines = text.split(/[\n,;]/).filter((each) => each.trim() !== '');
-  const wrong = lines.filter((each) => !readCallerPattern(each).ok);
+  const wrong = lines.filter((each) => !readCallerPattern(each, country).ok);
   const take = (next: string): void => {
     setTyped(next);
     const read = next.split(/[\n,;]/).flatMap((each) => {
-      const pattern = readCallerPattern(each);
+      const pattern = readCallerPattern(each, country);
       return pattern.ok ? [pattern.value] : [];
     });
     onChange([...new Set(read)]);
@@ -143,7 +146,7 @@ function Patterns({ name, patterns, onChange }: PatternsProps) {
         fontFamily="mono"
         fontSize="13px"
         bg="sheet"
-        placeholder={'+1 207 555 0171\n+1 207 555 018*'}
+        placeholder={`${exampleNumber(country)}\n${exampleNumber(country).slice(0, -3)}*`}
         onChange={(event) => take(event.currentTarget.value)}
         onBlur={() => wrong.length === 0 && setTyped(null)}
       />

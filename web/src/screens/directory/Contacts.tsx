@@ -1,5 +1,6 @@
+import { useCountry } from '../../parts/useCountry';
 import { IconButton, Input, Table, Text } from '@chakra-ui/react';
-import { longestName } from '@locutor/core/directory';
+import { exampleNumber, longestName } from '@locutor/core/directory';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useContacts, type KeptContact } from '../../api/resources';
@@ -123,6 +124,7 @@ export function DayField({ label, value, onChange }: DayProps) {
 }
 
 function AddContact() {
+  const country = useCountry();
   const [name, setName] = useState('');
   const [number, setNumber] = useState('');
   return (
@@ -139,7 +141,7 @@ function AddContact() {
       <NewField label="Name of a new contact" placeholder="Name" value={name} most={longestName} onChange={setName} />
       <NewField
         label="Number of a new contact"
-        placeholder="+1 207 555 0190"
+        placeholder={exampleNumber(country)}
         value={number}
         most={24}
         onChange={setNumber}

@@ -1,6 +1,7 @@
 import { Input, Text } from '@chakra-ui/react';
-import { readPhoneNumber, showPhoneNumber } from '@locutor/core/directory';
+import { exampleNumber, hasLostZero, readPhoneNumber, showPhoneNumber } from '@locutor/core/directory';
 import { useState } from 'react';
+import { useCountry } from '../../parts/useCountry';
 
 interface Props {
   readonly label: string;
@@ -12,14 +13,17 @@ interface Props {
 
 /** A telephone number typed in a sentence or a cell; taken once it is one. */
 export function NumberField({ label, value, placeholder, onChange }: Props) {
+  const country = useCountry();
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? (value ? showPhoneNumber(value) : '');
-  const isRight = text.trim() === '' || readPhoneNumber(text).ok;
+  const read = readPhoneNumber(text, country);
+  const number = read.ok ? read.value : null;
+  const isRight = text.trim() === '' || read.ok;
   const take = (next: string): void => {
     setTyped(next);
-    const number = readPhoneNumber(next);
+    const taken = readPhoneNumber(next, country);
     if (next.trim() === '') onChange('');
-    else if (number.ok) onChange(number.value);
+    else if (taken.ok) onChange(taken.value);
   };
   return (
     <>
@@ -27,7 +31,7 @@ export function NumberField({ label, value, placeholder, onChange }: Props) {
         aria-label={label}
         aria-invalid={!isRight}
         value={text}
-        placeholder={placeholder}
+        placeholder={placeholder ?? exampleNumber(country)}
         maxLength={24}
         inputMode="tel"
         onChange={(event) => take(event.currentTarget.value)}
@@ -46,10 +50,17 @@ export function NumberField({ label, value, placeholder, onChange }: Props) {
         borderRadius="2px"
         bg="transparent"
       />
+      {isRight && number !== null && showPhoneNumber(number) !== text.trim() && (
+        <Text as="span" fontSize="13px" color="quiet" role="status">
+          {' '}
+          {showPhoneNumber(number)}
+          {hasLostZero(text, country) && ', its first 0 was missing'}
+        </Text>
+      )}
       {!isRight && (
         <Text as="span" fontSize="13px" role="status">
           {' '}
-          not a telephone number yet
+          not a telephone number yet; type it like {exampleNumber(country)}
         </Text>
       )}
     </>

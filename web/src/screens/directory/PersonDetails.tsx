@@ -110,7 +110,6 @@ function Phones({ person: { name, phones }, onChange }: Props) {
               <NumberField
                 label={`Number of phone ${index + 1} of ${name}`}
                 value={phone.number}
-                placeholder="+1 207 555 0161"
                 onChange={(number) => put(index, { ...phone, number })}
               />{' '}
               <InlineSelect

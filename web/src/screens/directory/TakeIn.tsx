@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Input, Table, Text, Textarea } from '@chakra-ui/react';
-import { showPhoneNumber } from '@locutor/core/directory';
+import { exampleNumber, hasLostZero, showPhoneNumber } from '@locutor/core/directory';
 import {
   describeField,
   describeTakeInProblem,
@@ -18,6 +18,7 @@ import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
 import { usePeople } from '../../api/resources';
 import { tellDone } from '../../parts/notices';
+import { useCountry } from '../../parts/useCountry';
 import { readTextFile } from './readTextFile';
 
 const largestText = 2_000_000;
@@ -25,13 +26,15 @@ const largestText = 2_000_000;
 /** Brings people in from a spreadsheet or from contact cards, and shows first what will happen. */
 export function TakeIn() {
   const people = usePeople();
+  const country = useCountry();
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const file = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const found = useMemo(() => (isVcard(text) ? readVcards(text) : readPeopleTable(text)), [text]);
-  const planned = useMemo(() => planTakeIn(found, people), [found, people]);
+  const found = useMemo(() => (isVcard(text) ? readVcards(text) : readPeopleTable(text, country)), [text, country]);
+  const planned = useMemo(() => planTakeIn(found, people, country), [found, people, country]);
+  const lostZeros = found.filter(({ mobile }) => hasLostZero(mobile, country)).map(({ row }) => row);
   const body = takeInBody(planned);
   const read = (next: string): void => {
     setProblem(next.length > largestText ? 'That is too much at once: at most two million characters.' : null);
@@ -66,7 +69,7 @@ export function TakeIn() {
         bg="sheet"
         fontFamily="mono"
         fontSize="12.5px"
-        placeholder={'Name\tExtension\tE-mail\tMobile\nNoor Haldane\t212\tnoor@larkspurcove.example\t+1 207 555 0112'}
+        placeholder={'Name\tExtension\tE-mail\tMobile\nNoor Haldane\t212\tnoor@example.com\t' + exampleNumber(country)}
         value={text}
         onChange={(event) => read(event.currentTarget.value)}
       />
@@ -108,7 +111,7 @@ export function TakeIn() {
           afterwards.
         </Text>
       )}
-      {planned.length > 0 && <Preview planned={planned} />}
+      {planned.length > 0 && <Preview planned={planned} lostZeros={lostZeros} />}
       {planned.length > 0 && (
         <Button mt="3" colorPalette="petrol" disabled={body.length === 0} onClick={() => void takeIn()}>
           {body.length === 0 ? 'Nothing to take in' : `Take in ${body.length} of ${planned.length}`}
@@ -127,7 +130,13 @@ const kinds: Readonly<Record<Planned['type'], string>> = {
 };
 
 /** Row by row: who is new, what changes from what to what, and what cannot be taken and why. */
-function Preview({ planned }: { readonly planned: readonly Planned[] }) {
+function Preview({
+  planned,
+  lostZeros,
+}: {
+  readonly planned: readonly Planned[];
+  readonly lostZeros: readonly number[];
+}) {
   const count = (type: Planned['type']): number => planned.filter((plan) => plan.type === type).length;
   const parts = (['add', 'change', 'same', 'wrong'] as const).filter((type) => count(type) > 0);
   return (
@@ -148,7 +157,7 @@ function Preview({ planned }: { readonly planned: readonly Planned[] }) {
           </Table.Header>
           <Table.Body>
             {planned.map((plan) => (
-              <PlannedRow key={plan.row} plan={plan} />
+              <PlannedRow key={plan.row} plan={plan} hasLostZero={lostZeros.includes(plan.row)} />
             ))}
           </Table.Body>
         </Table.Root>
@@ -157,7 +166,7 @@ function Preview({ planned }: { readonly planned: readonly Planned[] }) {
   );
 }
 
-function PlannedRow({ plan }: { readonly plan: Planned }) {
+function PlannedRow({ plan, hasLostZero: isLost }: { readonly plan: Planned; readonly hasLostZero: boolean }) {
   const isQuiet = plan.type === 'same' || plan.type === 'wrong';
   return (
     <Table.Row bg="transparent" color={isQuiet ? 'quiet' : undefined} verticalAlign="top">
@@ -172,6 +181,12 @@ function PlannedRow({ plan }: { readonly plan: Planned }) {
         fields.map((field) => (
           <Table.Cell key={field} overflowWrap="anywhere">
             <Shown plan={plan} field={field} />
+            {isLost && field === 'mobile' && (
+              <Text as="span" color="quiet" fontSize="12px">
+                {' '}
+                (its first 0 was missing)
+              </Text>
+            )}
           </Table.Cell>
         ))
       )}

@@ -12,7 +12,7 @@ import {
   type SceneEnd,
   type SceneStaffDoes,
 } from '@locutor/core/rehearsals';
-import { anonymousCaller, showPhoneNumber } from '@locutor/core/directory';
+import { exampleNumber, countryOf, anonymousCaller, showPhoneNumber } from '@locutor/core/directory';
 import { clockReading } from '@locutor/core/hours';
 import { Plus, X } from 'lucide-react';
 import { useState, type FormEvent, type ReactNode } from 'react';
@@ -58,23 +58,24 @@ const newAct: Readonly<Record<SceneAct['type'], SceneAct>> = {
 export function RehearsalForm({ from, onKeep, onClose }: Props) {
   const { line } = useDraftTools();
   const who = useReachable();
+  const country = countryOf(line);
   const [name, setName] = useState(from?.name ?? '');
   const [scene, setScene] = useState<Scene>(
     () =>
       from?.scene ?? {
         reading: clockReading(Date.now(), line.timeZone).slice(0, 16),
-        callerNumber: '+12075550178',
+        callerNumber: callerOf(exampleNumber(country), country),
         acts: [newAct.press],
         staff: [],
         others: 'answers',
       },
   );
   const [expects, setExpects] = useState<readonly Expectation[]>(from?.expects ?? [{ type: 'ends', how: 'talk' }]);
-  const [caller, setCaller] = useState(() => numberOf(from?.scene.callerNumber ?? '+12075550178'));
+  const [caller, setCaller] = useState(() => (from ? numberOf(from.scene.callerNumber) : exampleNumber(country)));
   const [isBusy, setBusy] = useState(false);
   const change = (changes: Partial<Scene>): void => setScene({ ...scene, ...changes });
   const first = who.staff[0]?.value as Scene['staff'][number]['who'] | undefined;
-  const whole: Scene = { ...scene, callerNumber: callerOf(caller) };
+  const whole: Scene = { ...scene, callerNumber: callerOf(caller, country) };
   const lacking = lackingIn(name, whole, expects);
   const keep = async (event: FormEvent): Promise<void> => {
     event.preventDefault();

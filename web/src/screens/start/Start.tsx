@@ -1,3 +1,4 @@
+import { countryOf, exampleNumber } from '@locutor/core/directory';
 import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
 import { describeTimeProblem, readTime, weekdayName, weekdays, type Weekday } from '@locutor/core/hours';
 import { starterIds, starters, type StarterId } from '@locutor/core/line';
@@ -90,7 +91,7 @@ export default function Start() {
             value={number}
             onChange={setNumber}
             width="190px"
-            placeholder="+1 207 555 0140"
+            placeholder={exampleNumber(countryOf({ number: '', timeZone }))}
             mono
           />
           .
