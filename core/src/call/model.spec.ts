@@ -353,7 +353,7 @@ class Teller {
   }
 
   private say(words: string): void {
-    this.story.push(...splitSentences(words).map((text) => `say ${text}`));
+    this.story.push(...splitSentences(words, 'en').map((text) => `say ${text}`));
   }
 
   private end(how: string): never {

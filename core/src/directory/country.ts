@@ -1,5 +1,4 @@
 import { getCountries, parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js';
-import type { E164 } from './phoneNumber';
 
 /** A country or region, as in ISO 3166-1 alpha-2. */
 export type Country = CountryCode;
@@ -8,7 +7,7 @@ export type Country = CountryCode;
  * The country of a line: that of its own number, else that of its time zone. Numbers typed without their country are
  * read in it. Undefined where neither says.
  */
-export function countryOf(line: { readonly number: E164; readonly timeZone: string }): Country | undefined {
+export function countryOf(line: { readonly number: string; readonly timeZone: string }): Country | undefined {
   const number = parsePhoneNumberFromString(line.number);
   if (!number) return countryOfZone(line.timeZone);
   if (number.country) return number.country;

@@ -116,6 +116,12 @@ describe('names on the keypad', () => {
     ['Ana van der Berg', 'lastName', ['826', '237']],
     ['Odile', 'lastName', ['634']],
     ['Wu Li', 'lastName', ['54']],
+    // With the letter that is not on the keys left plain, and written as two.
+    ['Jonas Jäger', 'lastName', ['524', '523']],
+    ['Ida Weiß', 'lastName', ['934']],
+    ['Søren Ågård', 'lastName', ['242', '224']],
+    ['Eva Müller-Lüdenscheidt', 'lastName', ['685', '683', '583']],
+    ['Hans-Peter Vogel', 'firstName', ['426', '738']],
   ] as const)('%s is found by %s with %j', (name, part, found) => {
     expect(spellingsOf(called(name), part)).toEqual(found);
   });

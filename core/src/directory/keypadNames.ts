@@ -30,6 +30,16 @@ const folded: Readonly<Record<string, string>> = {
   ħ: 'h',
 };
 
+/** Letters that are also written as two, as people spell their names where the letter is not on the keys. */
+const asTwo: Readonly<Record<string, string>> = { ä: 'ae', ö: 'oe', ü: 'ue', å: 'aa', ø: 'oe' };
+
+/** The ways in which a name may be spelled without letters that are not on the keys: "Jäger" as "Jager" and "Jaeger". */
+function writings(text: string): readonly string[] {
+  const lower = text.toLowerCase().normalize('NFC');
+  const two = [...lower].map((letter) => asTwo[letter] ?? letter).join('');
+  return two === lower ? [lower] : [lower, two];
+}
+
 /** A name as keys: accents folded, hyphens, apostrophes and everything else that is no letter left out. */
 export function keysOfName(text: string): string {
   const plain = [...text.toLowerCase().normalize('NFKD')].map((letter) => folded[letter] ?? letter).join('');
@@ -38,7 +48,8 @@ export function keysOfName(text: string): string {
 
 /**
  * The beginnings, of up to three keys, by which somebody is found. The first word is the first name, the rest the last
- * name; of "Ana van der Berg" both "van der Berg" and "Berg" are taken. A name of one word is both first and last.
+ * name; of "Ana van der Berg" both "van der Berg" and "Berg" are taken, of a double name each half. "Jäger" is found as
+ * "Jag" and "Jae". A name of one word is both first and last.
  */
 export function spellingsOf(person: Pick<Person, 'name' | 'saidAs'>, part: NamePart): readonly string[] {
   const own = spellings(person.name, part);
@@ -50,7 +61,16 @@ function spellings(name: string, part: NamePart): readonly string[] {
   const first = words.slice(0, 1);
   const last = words.length > 1 ? [words.slice(1).join(' '), words.at(-1) ?? ''] : first;
   const parts = part === 'firstName' ? first : part === 'lastName' ? last : [...first, ...last];
-  return [...new Set(parts.map((each) => keysOfName(each).slice(0, lettersSpelled)).filter((keys) => keys !== ''))];
+  const keys = parts
+    .flatMap((each) => [each, ...halves(each)])
+    .flatMap(writings)
+    .map((each) => keysOfName(each).slice(0, lettersSpelled));
+  return [...new Set(keys.filter((each) => each !== ''))];
+}
+
+/** The later parts of a double name, by which people are known as well: "Lüdenscheidt" of "Müller-Lüdenscheidt". */
+function halves(name: string): readonly string[] {
+  return name.split(/[-\u2010-\u2015]/).slice(1);
 }
 
 /** Everybody whom these keys can mean, in the order of the directory. Shorter names are found by all their letters. */

@@ -151,8 +151,12 @@ describe('words with live parts', () => {
     ]);
   });
 
-  it('says nothing for somebody who is gone, and leaves braces that mean nothing', () => {
-    expect(said('Ask for {name person:gone}.')).toEqual(['Ask for .']);
+  it('leaves out a sentence with a hole in it: of somebody who is gone, or a special date on an ordinary day', () => {
+    expect(said('Hello. Ask for {name person:gone}. Thank you.')).toEqual(['Hello.', 'Thank you.']);
+    expect(said('Today is {special}.')).toEqual([]);
+  });
+
+  it('leaves braces that mean nothing', () => {
     expect(said('A {curly} remark and {pause 99 s}.')).toEqual(['A {curly} remark and {pause 99 s}.']);
   });
 

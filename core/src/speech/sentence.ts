@@ -1,6 +1,17 @@
 import type { BoxId, QueueId } from '../directory';
-import { languageOf, readPieces, type Key, type RecordedTake, type SheetId, type Slot, type VoiceId } from '../line';
+import {
+  languageOf,
+  readPieces,
+  type Key,
+  type Language,
+  type LivePart,
+  type RecordedTake,
+  type SheetId,
+  type Slot,
+  type VoiceId,
+} from '../line';
 import type { WordsPart } from '../line';
+import { goesOn } from './abbreviations';
 import { sayPart, type SpokenFacts } from './facts';
 
 /** Where a spoken sentence was written, so that a caption can lead there. */
@@ -32,23 +43,46 @@ export const pauses = { betweenSentencesMs: 350, betweenOptionsMs: 450, betweenP
 
 const segmenter = new Intl.Segmenter('en', { granularity: 'sentence' });
 
-/** Cuts words into sentences, each trimmed and with its spaces made single; a line break ends one too. */
-export function splitSentences(words: string): readonly string[] {
+/**
+ * Cuts words into sentences, each trimmed and with its spaces made single; a line break ends one too. The point of an
+ * abbreviation ends none, nor that of an ordinal where a language has such.
+ */
+export function splitSentences(words: string, language: Language): readonly string[] {
   return words
     .split(/\r?\n/)
-    .flatMap((row) => [...segmenter.segment(row)].map(({ segment }) => segment.replace(/\s+/g, ' ').trim()))
+    .flatMap((row) => sentencesIn(row, language))
     .filter((sentence) => /[\p{L}\p{N}]/u.test(sentence));
+}
+
+function sentencesIn(row: string, language: Language): readonly string[] {
+  const sentences: string[] = [];
+  for (const { segment } of segmenter.segment(row)) {
+    const text = segment.replace(/\s+/g, ' ').trim();
+    const last = sentences.at(-1);
+    if (last !== undefined && goesOn(last, text, language)) sentences[sentences.length - 1] = `${last} ${text}`;
+    else sentences.push(text);
+  }
+  return sentences;
+}
+
+/** Stands where a live part has nothing to say; of private use in Unicode, so that nobody types it. */
+const hole = '\uE000';
+
+/** Where the options are read out the menu says them. */
+function holeOf({ type }: LivePart): string {
+  return type === 'options' ? '' : hole;
 }
 
 /**
  * The sentences of some words: live parts say what is so by the facts, a pause ends a sentence and lasts as long as
- * it says, and after the last comes the pause of a part.
+ * it says, and after the last comes the pause of a part. A sentence of which a live part has nothing to say, such as the
+ * name of a special date on an ordinary day, is left out.
  */
 export function plainSentences(words: string, voice: VoiceId, facts: SpokenFacts): readonly PlainSentence[] {
   const sentences: { text: string; pauseAfterMs: number }[] = [];
   let text = '';
   const endPart = (pauseMs: number): void => {
-    const texts = splitSentences(text);
+    const texts = splitSentences(text, languageOf(voice)).filter((each) => !each.includes(hole));
     texts.forEach((each) => sentences.push({ text: each, pauseAfterMs: pauses.betweenSentencesMs }));
     const last = sentences.at(-1);
     // Pauses in a row add up; one before all words has nothing to stand after.
@@ -57,7 +91,7 @@ export function plainSentences(words: string, voice: VoiceId, facts: SpokenFacts
   };
   for (const piece of readPieces(words)) {
     if (piece.type === 'text') text += piece.text;
-    else if (piece.type === 'live') text += sayPart(piece.part, facts, languageOf(voice));
+    else if (piece.type === 'live') text += sayPart(piece.part, facts, languageOf(voice)) || holeOf(piece.part);
     else endPart(piece.ms);
   }
   endPart(0);

@@ -1,6 +1,6 @@
 import { spokenFacts } from '../call';
 import { attendant, line, openMoment, script, welcomeId } from '../testing/boatyard';
-import { findSheet, newAnnouncement, sheetId, type Menu } from '../line';
+import { findSheet, newAnnouncement, sheetId, type Language, type Menu } from '../line';
 import {
   estimateMs,
   estimateSentencesMs,
@@ -68,12 +68,29 @@ describe('the words of a menu', () => {
 
 describe('sentences', () => {
   it('are cut at full stops and line breaks, and keep no empty ones', () => {
-    expect(splitSentences('Hello.  We are closed!\nSee you soon…\n\n - ')).toEqual([
+    expect(splitSentences('Hello.  We are closed!\nSee you soon…\n\n - ', 'en')).toEqual([
       'Hello.',
       'We are closed!',
       'See you soon…',
     ]);
-    expect(splitSentences('')).toEqual([]);
+    expect(splitSentences('', 'en')).toEqual([]);
+  });
+
+  it.each<[Language, string, string[]]>([
+    ['de', 'Heute ist der 1. Weihnachtstag. Wir haben zu.', ['Heute ist der 1. Weihnachtstag.', 'Wir haben zu.']],
+    ['de', 'Dr. Müller ist in der Hauptstr. 5. Bis bald.', ['Dr. Müller ist in der Hauptstr. 5. Bis bald.']],
+    ['de', 'Wählen Sie Nr. 4, z. B. jetzt. Danke.', ['Wählen Sie Nr. 4, z. B. jetzt.', 'Danke.']],
+    ['en', 'Ask for Dr. Haldane at St. Mary. Thank you.', ['Ask for Dr. Haldane at St. Mary.', 'Thank you.']],
+    [
+      'en',
+      'No. We are closed. Dial no. 4. Ring No. 5 then.',
+      ['No.', 'We are closed.', 'Dial no. 4.', 'Ring No. 5 then.'],
+    ],
+    ['en', 'We open on the 1. Of May.', ['We open on the 1.', 'Of May.']],
+    ['fr', 'Demandez M. Dupont. Merci.', ['Demandez M. Dupont.', 'Merci.']],
+    ['es', 'Pregunte por la Sra. Ruiz. Gracias.', ['Pregunte por la Sra. Ruiz.', 'Gracias.']],
+  ])('in %s, “%s” is cut where it ends', (language, words, sentences) => {
+    expect(splitSentences(words, language)).toEqual(sentences);
   });
 
   it('have a longer pause after a part than within it', () => {

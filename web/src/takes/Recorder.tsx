@@ -150,7 +150,7 @@ export function Recorder({ text, onKeep, onClose }: Props) {
 
 /** The words to read; the sentence that is due is marked, at the pace of a voice. */
 function Prompter({ text, atMs }: { readonly text: string; readonly atMs: number | null }) {
-  const sentences = splitSentences(text);
+  const sentences = splitSentences(text, 'en');
   const marked = useRef<HTMLSpanElement>(null);
   const ends = sentences.reduce<readonly number[]>(
     (so, sentence) => [...so, (so.at(-1) ?? 0) + estimateMs(sentence) * readingPace],
