@@ -116,7 +116,7 @@ export function TakeEditor({ take }: { readonly take: KeptTake }) {
             Cancel
           </Button>
         )}
-        <Downloads take={take} />
+        <Downloads take={take} isBeingMade={wanted !== null} />
       </Flex>
     </Box>
   );
@@ -210,7 +210,8 @@ const formats = [
   ['au', 'AU'],
 ] as const;
 
-function Downloads({ take }: { readonly take: KeptTake }) {
+/** Not while it is being made anew: what came would be the recording as it was before. */
+function Downloads({ take, isBeingMade }: { readonly take: KeptTake; readonly isBeingMade: boolean }) {
   const get = (path: string): void => {
     const link = document.createElement('a');
     link.href = `${takesPath}/${take.id}/${path}`;
@@ -220,7 +221,7 @@ function Downloads({ take }: { readonly take: KeptTake }) {
   return (
     <Menu.Root onSelect={({ value }) => get(value)} lazyMount>
       <Menu.Trigger asChild>
-        <Button size="xs" variant="outline" bg="sheet">
+        <Button size="xs" variant="outline" bg="sheet" disabled={isBeingMade}>
           <Download size={13} aria-hidden /> Download
         </Button>
       </Menu.Trigger>
