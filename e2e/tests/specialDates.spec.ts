@@ -76,7 +76,11 @@ test('a season has a week of its own, between two dates of every year', async ({
   await page.getByLabel('Which week is shown').selectOption({ label: 'the rest of the year' });
   await expect(monday).toHaveValue('7:30–17:00');
   await page.getByRole('button', { name: 'Season with a week of its own' }).click();
-  await expect(page.getByText('Season 2 and Summer share days of the year.')).toBeVisible();
+  // A second one opens on dates that are free, ready to be changed.
+  await expect(page.getByRole('heading', { name: 'The week in Season 2' })).toBeVisible();
+  await expect(page.getByText(/share days of the year/)).toBeHidden();
+  await page.getByLabel('Which week is shown').selectOption({ label: 'Summer' });
+  await expect(monday).toHaveValue('6:00–18:00');
   await callAt(page, '2027-06-14T06:30');
   await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
 });

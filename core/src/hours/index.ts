@@ -24,7 +24,7 @@ export {
   type Nth,
 } from './calendar';
 export { readHours, readSeasons, readSpecialDates, type NotHours } from './readHours';
-export { isInSeason, longestSeasonName, seasonOn, type Season } from './season';
+export { freeSeasonDates, isInSeason, longestSeasonName, seasonOn, type Season } from './season';
 export {
   closedAllDay,
   daysOf,

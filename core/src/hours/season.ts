@@ -1,4 +1,4 @@
-import { dayInYear, isMonthDay, yearOf, type DayNumber, type MonthDay } from './calendar';
+import { dayInYear, isMonthDay, monthDayOf, yearOf, type DayNumber, type MonthDay } from './calendar';
 import type { WeekSpan } from './week';
 import type { SeasonId } from './ids';
 
@@ -41,8 +41,32 @@ export function seasonProblems(seasons: readonly Season[]): SeasonProblem[] {
 
 /** Two stretches of the year meet where one begins in the other. */
 function meet(one: Season, other: Season): boolean {
-  const leapYear = 2024;
   return isInSeason(one, dayInYear(leapYear, other.from)) || isInSeason(other, dayInYear(leapYear, one.from));
+}
+
+const usualSeason = { from: { month: 6, day: 1 }, to: { month: 8, day: 31 } } as const;
+const usualDays = 92;
+const leapYear = 2024;
+
+/**
+ * Dates for a further season: the summer where that is free, else up to three months from the beginning of the longest
+ * stretch of the year that is in no season. Undefined where every day is in one.
+ */
+export function freeSeasonDates(seasons: readonly Season[]): Pick<Season, 'from' | 'to'> | undefined {
+  if (!seasons.some((season) => meet({ ...season, ...usualSeason }, season))) return usualSeason;
+  const first = dayInYear(leapYear, { month: 1, day: 1 });
+  const year = dayInYear(leapYear, { month: 12, day: 31 }) - first + 1;
+  const isFree = (at: number): boolean => !seasons.some((season) => isInSeason(season, first + (at % year)));
+  let best = { at: 0, days: 0 };
+  for (let at = 0; at < year; at += 1) {
+    if (!isFree(at) || (isFree(at + year - 1) && at > 0)) continue;
+    let days = 1;
+    while (days < year && isFree(at + days)) days += 1;
+    if (days > best.days) best = { at, days };
+  }
+  if (best.days === 0) return undefined;
+  const dateAt = (at: number): MonthDay => monthDayOf(first + (at % year));
+  return { from: dateAt(best.at), to: dateAt(best.at + Math.min(best.days, usualDays) - 1) };
 }
 
 /** The season a day is in; undefined for none. */

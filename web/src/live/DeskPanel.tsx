@@ -347,6 +347,11 @@ function QueueLine({ phone, names, nowMs, queue, canPick }: PartProps & { queue:
           </Button>
         </Flex>
       ))}
+      {!canPick && queue.waiting.length > 0 && (
+        <Text fontSize="12px" color="quiet">
+          You can pick a call once this phone does nothing else.
+        </Text>
+      )}
     </Box>
   );
 }

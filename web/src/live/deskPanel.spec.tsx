@@ -182,6 +182,7 @@ describe('a desk phone that is connected', () => {
       doing: { type: 'talking', call, of: null, sinceMs: nowMs, isOnHold: false },
     });
     expect(screen.getByRole('button', { name: /^Pick/ }).hasAttribute('disabled')).toBe(true);
+    expect(screen.getByText('You can pick a call once this phone does nothing else.')).toBeTruthy();
     shows({ queues: [{ queueId: rush, waiting: [] }] });
     expect(queue.getByText('nobody waits')).toBeTruthy();
   });

@@ -10,7 +10,8 @@ interface Props {
   readonly label: string;
   readonly isReady: boolean;
   readonly body: () => object;
-  readonly onAdded: () => void;
+  /** Told the new row's id. */
+  readonly onAdded: (id: string) => void;
   readonly children: ReactNode;
 }
 
@@ -20,10 +21,10 @@ export function AddRow({ list, label, isReady, body, onAdded, children }: Props)
   const [problem, setProblem] = useState<string | null>(null);
   const add = async (): Promise<void> => {
     try {
-      await api(list, { method: 'POST', body: body() });
+      const { id } = await api<{ readonly id: string }>(list, { method: 'POST', body: body() });
       setProblem(null);
-      onAdded();
       await mutate(list);
+      onAdded(id);
     } catch (error) {
       setProblem(wordsOf(error));
     }

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { groupLimits, longestName, ringingOrders, type E164 } from '@locutor/core/directory';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { useGroups, type KeptGroup } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
@@ -107,6 +107,7 @@ function GroupEditor({ group }: { readonly group: KeptGroup }) {
 }
 
 function AddGroup() {
+  const navigate = useNavigate();
   const [name, setName] = useState('');
   return (
     <AddRow
@@ -114,7 +115,10 @@ function AddGroup() {
       label="Add group"
       isReady={name.trim() !== ''}
       body={() => ({ name })}
-      onAdded={() => setName('')}
+      onAdded={(id) => {
+        setName('');
+        void navigate(`${to}/${id}`);
+      }}
     >
       <NewField
         label="Name of a new group"

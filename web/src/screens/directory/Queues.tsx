@@ -12,7 +12,7 @@ import {
 import type { GreetingId } from '@locutor/core/line';
 import { Pause, Play } from 'lucide-react';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { useGreetings, useQueues, type KeptQueue } from '../../api/resources';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
@@ -236,6 +236,7 @@ function HoldLine({ row, onChange }: { readonly row: KeptQueue; readonly onChang
 }
 
 function AddQueue() {
+  const navigate = useNavigate();
   const [name, setName] = useState('');
   return (
     <AddRow
@@ -243,7 +244,10 @@ function AddQueue() {
       label="Add queue"
       isReady={name.trim() !== ''}
       body={() => ({ name })}
-      onAdded={() => setName('')}
+      onAdded={(id) => {
+        setName('');
+        void navigate(`${to}/${id}`);
+      }}
     >
       <NewField
         label="Name of a new queue"

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
+  freeSeasonDates,
   longestSeasonName,
   seasonId,
   type Hours,
@@ -13,7 +14,7 @@ import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { newId } from '../../parts/newId';
-import { tellDone } from '../../parts/notices';
+import { tellDone, tellProblem } from '../../parts/notices';
 import { monthChoices } from './specialWords';
 
 interface Props {
@@ -28,8 +29,9 @@ interface Props {
 export function SeasonChoice({ hours, chosen, onChoose, onChange }: Props) {
   const { seasons } = hours;
   const add = async (): Promise<void> => {
-    const from = { month: 6, day: 1 };
-    const season = { id: newId(seasonId), name: `Season ${seasons.length + 1}`, from, to: { month: 8, day: 31 } };
+    const dates = freeSeasonDates(seasons);
+    if (!dates) return tellProblem('Every day of the year is in a season already. Shorten one of them first.');
+    const season = { id: newId(seasonId), name: `Season ${seasons.length + 1}`, ...dates };
     // It begins as the regular week, of which most often little is changed.
     if (await onChange({ ...hours, seasons: [...seasons, { ...season, week: hours.week }] })) onChoose(season.id);
   };
