@@ -148,6 +148,9 @@ describe('a colleague who leaves', () => {
     const { body: now } = await ask('get', `/api/lines/${line.id}/draft`);
     expect((await airDraft(server, line.id, now.revision)).status).toBe(201);
     expect((await ask('delete', `/api/people/${noor.id}`)).status).toBe(204);
+    // Past calls and old versions go on naming them.
+    expect((await ask('get', '/api/people')).body.map(({ id }: { id: string }) => id)).not.toContain(noor.id);
+    expect((await ask('get', '/api/names')).body[noor.id]).toBe(noor.name);
   });
 
   it('is found and replaced in the words of library greetings, and hours that words say are kept', async () => {

@@ -42,7 +42,7 @@ describe('an idle window', () => {
   it('hears that somebody was renamed', async () => {
     const [noor] = (await server.ask('get', '/api/people')).body;
     await server.ask('patch', `/api/people/${noor.id}`, { name: 'Noor Wells', revision: noor.revision });
-    expect(await heard()).toEqual(['/api/uses', '/api/people', '/api/leavers', '/api/lines/*/script']);
+    expect(await heard()).toEqual(['/api/names', '/api/uses', '/api/people', '/api/leavers', '/api/lines/*/script']);
   });
 
   it('hears of a saved draft, and of which revision, so that who saved it need not ask', async () => {

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { ReferredId } from '@locutor/core/line';
+import type { Names, ReferredId } from '@locutor/core/line';
 import { ReplacementDto } from './replacement.dto';
 import { ReplacementsService, type Replacement } from './replacements.service';
 import { UsesService } from './uses.service';
@@ -17,6 +17,12 @@ export class UsesController {
   @Get('uses')
   async all(): Promise<Readonly<Record<string, readonly string[]>>> {
     return Object.fromEntries(await this.uses.all());
+  }
+
+  /** What everything is called by its id, things that were deleted too: the call log and old versions speak of them. */
+  @Get('names')
+  names(): Promise<Names> {
+    return this.uses.names();
   }
 
   /** Where something is used, on every line, in words. */

@@ -13,11 +13,12 @@ import { ScreenHead } from '../../parts/ScreenHead';
 import { SoundPlayer } from '../../parts/SoundPlayer';
 import { showLength, showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
+import { useNamesThen } from './useNamesThen';
 
 /** A call as it went, step by step, each with its second. */
 export function CallReplay({ callId }: { readonly callId: string }) {
-  const { line, names: known } = useDraftTools();
-  const names = { ...known, ...useSheetNames() };
+  const { line } = useDraftTools();
+  const names = { ...useNamesThen(), ...useSheetNames() };
   const { data: call, error } = useCall(callId);
   const { data: versions } = useVersions(call?.lineId ?? line.id);
   const { data: messages } = useMessages();

@@ -13,6 +13,7 @@ import { useNow } from '../../parts/useNow';
 import { callerName } from '../../live/CallerLine';
 import { targetNameOf } from './answeredWords';
 import { CallReplay } from './CallReplay';
+import { useNamesThen } from './useNamesThen';
 
 const dayMs = 86_400_000;
 const spans = [
@@ -131,7 +132,8 @@ function CallLog() {
 }
 
 function CallTable({ calls }: { readonly calls: readonly LoggedCall[] }) {
-  const { line, names } = useDraftTools();
+  const { line } = useDraftTools();
+  const names = useNamesThen();
   const now = useNow(60_000);
   return (
     <Table.Root size="sm" aria-label="Calls">
