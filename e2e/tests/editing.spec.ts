@@ -235,4 +235,6 @@ test('a rung person answers, and hangs up', async ({ page, server }) => {
   await expect(heard(page)).toContainText('The other side hung up');
   await page.getByRole('button', { name: 'Call again' }).click();
   await expect(page.getByRole('button', { name: 'Call', exact: true })).toBeVisible();
+  // The moment that was pretended is still there.
+  await expect(page.getByLabel('Or any moment, by the line’s clock')).toHaveValue('2026-11-23T10:00');
 });

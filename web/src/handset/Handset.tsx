@@ -58,11 +58,11 @@ export function Handset() {
       </Flex>
       {phone === 'desk' && <DeskDock />}
       <Flex direction="column" flex="1" minH="0" display={phone === 'handset' ? 'flex' : 'none'}>
-        {driver ? (
-          <Call driver={driver} onAgain={() => setDriver(null)} />
-        ) : (
+        {driver && <Call driver={driver} onAgain={() => setDriver(null)} />}
+        {/* Whom and when to call stays as it was chosen, for the next call. */}
+        <Box display={driver ? 'none' : 'block'} overflow="auto">
           <Dialling key={version?.id} onDial={setDriver} />
-        )}
+        </Box>
       </Flex>
     </Flex>
   );
