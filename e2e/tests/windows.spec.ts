@@ -126,6 +126,35 @@ test('a draft that cannot be loaded is told so, and can be tried again', async (
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
 });
 
+test('a draft that cannot be read is said as such; what is on air, the switch and messages go on', async ({
+  page,
+  server,
+}) => {
+  const detail = 'The draft cannot be read: This attendant was written by a newer Locutor.';
+  await page.route('**/draft', (route) =>
+    route.fulfill({
+      status: 500,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({ type: '/problems/unreadable', status: 500, detail, revision: 4 }),
+    }),
+  );
+  await page.goto(`${server.url}/today`);
+  await expect(page.getByRole('alert').filter({ hasText: detail })).toBeVisible();
+  await expect(page.getByText('does not answer')).toBeHidden();
+  await page.getByRole('group', { name: 'The switch' }).getByRole('button', { name: 'Close now' }).click();
+  await page
+    .getByRole('form', { name: 'The switch' })
+    .getByRole('button', { name: /^Close until/ })
+    .click();
+  await expect(page.getByRole('banner')).toContainText('by the switch');
+  await page.getByRole('link', { name: /^Messages/ }).click();
+  await expect(page.getByRole('listitem', { name: 'Message from Anonymous' })).toBeVisible();
+  // It is the server that knows whether it can be read by now.
+  const asked = page.waitForRequest('**/draft/begin-again');
+  await page.getByRole('button', { name: 'Begin anew from what is on air' }).click();
+  expect((await asked).postDataJSON()).toMatchObject({ revision: 4, attendant: { sheets: expect.any(Array) } });
+});
+
 test('an address that is none leads to Today', async ({ page, server }) => {
   await page.goto(`${server.url}/nowhere/at/all`);
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
