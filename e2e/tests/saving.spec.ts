@@ -99,6 +99,31 @@ test('undo and redo name what they do, and typing is one step', async ({ page, s
   await saved(page);
 });
 
+test('undo survives a reload; Ctrl+Z in a text field is the field’s, and on another screen that screen’s', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/script`);
+  const label = page.getByRole('textbox', { name: 'What key 1 is for' });
+  const before = await label.inputValue();
+  await label.fill('berths');
+  await saved(page);
+  await page.goto(`${server.url}/settings`);
+  const name = page.getByRole('textbox', { name: 'Your name there' });
+  await name.fill('post');
+  await name.press('Control+z');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/^Undone: The settings/)).toBeVisible();
+  await expect(name).toHaveValue('');
+  await saved(page);
+  await page.goto(`${server.url}/script`);
+  await expect(label).toHaveValue('berths');
+  await page.reload();
+  await page.getByRole('button', { name: 'Undo: type what key 1 is for' }).click();
+  await expect(label).toHaveValue(before);
+});
+
 test('a greeting of 10,000 characters is refused in words and stays to be shortened', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
   const words = page.getByRole('textbox', { name: 'Opening words' });
