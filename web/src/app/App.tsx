@@ -23,6 +23,8 @@ export function App() {
       <Suspense fallback={null}>
         {line ? (
           <Routes>
+            {/* Where the line was just made, perhaps in another window: its script is what comes next. */}
+            <Route path="start" element={<Navigate to="/script" replace />} />
             <Route path="handset" element={<screens.HandsetPage />} />
             <Route path="desk/:personId?" element={<screens.DeskPage />} />
             <Route
