@@ -72,7 +72,7 @@ test('two windows editing one draft at once: both changes are kept, and either c
   }
   await expect(other.getByText(/changed in another window too .*Both changes are kept/)).toBeVisible();
   await saved(other);
-  await other.getByRole('button', { name: 'Take the other back' }).click();
+  await other.getByRole('button', { name: 'Undo the other change' }).click();
   for (const each of [mine, theirs]) await expect(each.opening).toHaveText(before);
   await expect(mine.closing).toHaveText('From the second window.');
   const kept = (await draftOf(page, server.url)).attendant.sheets[0];

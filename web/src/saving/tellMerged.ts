@@ -19,7 +19,7 @@ export function tellMerged<Document>(saver: Saver<Document>, { what, where, chan
     const places = [first, second, more.length > 0 ? `${more.length} more` : undefined].filter(Boolean).join('; ');
     tellDone(`${what()} was changed in another window too${places && ` (${places})`}. Both changes are kept.`, {
       undo: () => change(mine),
-      does: 'Take the other back',
+      does: 'Undo the other change',
     });
   });
 }

@@ -132,7 +132,7 @@ describe('the week', () => {
     await change(until(1080));
     await waitFor(() => expect(kept).toMatchObject({ name: 'Winter hours', revision: 7, week: [{ endMin: 1080 }] }));
     expect(hook.result.current.hours.name).toBe('Winter hours');
-    const [latest] = await screen.findAllByRole('button', { name: 'Take the other back' });
+    const [latest] = await screen.findAllByRole('button', { name: 'Undo the other change' });
     fireEvent.click(latest as HTMLElement);
     await waitFor(() => expect(kept).toMatchObject({ name: 'Business hours', week: [{ endMin: 1080 }] }));
   });
