@@ -60,8 +60,8 @@ test('two windows editing one draft at once: both changes are kept, and either c
   const before = await mine.opening.innerText();
   // The other window saves only after this one has.
   await other.route('**/draft', async (route) => {
-    if (route.request().method() === 'PUT') await expect(mine.opening).toHaveText('From the first window.');
-    if (route.request().method() === 'PUT') await saved(page);
+    const kept = async () => (await draftOf(page, server.url)).attendant.sheets[0]?.openingWords;
+    if (route.request().method() === 'PUT') await expect.poll(kept).toBe('From the first window.');
     await route.continue();
   });
   await theirs.closing.fill('From the second window.');
@@ -83,6 +83,35 @@ interface Sheet {
   readonly opening: Locator;
   readonly closing: Locator;
 }
+
+test('what another window has not saved outlives the saves of this one, and its own being closed', async ({
+  page,
+  context,
+  server,
+}) => {
+  await page.goto(`${server.url}/script`);
+  const other = await context.newPage();
+  await other.goto(`${server.url}/script`);
+  await other.route('**/draft', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  const closing = (each: Page) => each.getByRole('textbox', { name: 'Closing words' });
+  const typed = `${await closing(other).innerText()} Not saved yet.`.trim();
+  await closing(other).fill(typed);
+  await expect(other.getByRole('alert')).toContainText('kept in this browser');
+  const opening = page.getByRole('textbox', { name: 'Opening words' });
+  const meanwhile = `${await opening.innerText()} Saved meanwhile.`;
+  await opening.fill(meanwhile);
+  await expect.poll(async () => (await draftOf(page, server.url)).attendant.sheets[0]?.openingWords).toBe(meanwhile);
+  await saved(page);
+  await other.close();
+  const next = await context.newPage();
+  await next.goto(`${server.url}/script`);
+  await expect(closing(next)).toHaveText(typed);
+  await saved(next);
+  expect((await draftOf(page, server.url)).attendant.sheets[0]).toMatchObject({
+    openingWords: meanwhile,
+    closingWords: typed,
+  });
+});
 
 test('undo and redo name what they do, and typing is one step', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);

@@ -11,10 +11,14 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 import { Mishap } from './app/Mishap';
 import { system } from './app/theme';
+import { windowsIn } from './saving/backups';
 import { SaversProvider } from './saving/savers';
+import { meetWindows } from './saving/windows';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root');
+// What another open window keeps must not be taken for what a closed one left.
+await meetWindows(windowsIn()).catch(() => undefined);
 createRoot(root).render(
   <ChakraProvider value={system}>
     <ThemeProvider attribute="class" disableTransitionOnChange>

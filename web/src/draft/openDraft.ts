@@ -17,7 +17,7 @@ import { failureOf } from '../saving/failureOf';
 import { laterBy } from '../saving/laterBy';
 import { Saver, type Kept, type SaverDoors } from '../saving/saver';
 import type { Held, Savers } from '../saving/savers';
-import { takeUp } from '../saving/takeUp';
+import { takeUp, takeUpRest } from '../saving/takeUp';
 import { tellMerged } from '../saving/tellMerged';
 import { DraftStore } from './draftStore';
 import { recallHistory, rememberHistory } from './historyMemory';
@@ -46,6 +46,11 @@ export function openDraft(savers: Savers, line: KeptLine, draft: Draft): HeldDra
       what,
       where: ({ base, theirs }) => differencesInWords(base, theirs, names).map(({ where }) => where),
       change: (attendant) => store.edit({ type: 'replace', attendant, why: 'take back what the other window changed' }),
+    });
+    takeUpRest(saver, backup, {
+      what,
+      merge: doors.merge,
+      change: (attendant) => store.edit({ type: 'replace', attendant, why: 'put in what a closed window had' }),
     });
     const know = (known: Names): void => {
       names = known;

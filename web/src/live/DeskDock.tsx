@@ -1,35 +1,28 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { PersonId } from '@locutor/core/directory';
-import { useState } from 'react';
 import { usePeople } from '../api/resources';
 import { useDraftTools } from '../draft/DraftProvider';
 import { InlineSelect } from '../parts/InlineSelect';
 import { DeskPanel } from './DeskPanel';
 import { useBoard } from './useBoard';
+import { useDeskAtHand } from './useDeskAtHand';
 import { useSheetNames } from './useSheetNames';
-
-const place = 'locutor.desk';
 
 /** The desk phones, docked beside the handset: one at a time, and whose else rings. */
 export function DeskDock() {
   const people = usePeople();
   const names = { ...useDraftTools().names, ...useSheetNames() };
-  const [kept, setKept] = useState(() => localStorage.getItem(place));
+  const { desk: chosen, choose } = useDeskAtHand(people);
   const { view } = useBoard();
-  const chosen = people.find(({ id }) => id === kept) ?? people[0];
   const ringing = view?.board.staff.filter(({ doing, personId }) => doing === 'rung' && personId !== chosen?.id) ?? [];
-  const choose = (id: string): void => {
-    localStorage.setItem(place, id);
-    setKept(id);
-  };
-  if (!chosen) return <Text px="4">Nobody has a desk phone yet. Add people in the Directory.</Text>;
+  if (people.length === 0) return <Text px="4">Nobody has a desk phone yet. Add people in the Directory.</Text>;
   return (
     <Box px="4" py="2" overflow="auto" flex="1">
       <Text mb="3">
         The phone of{' '}
         <InlineSelect
           label="Whose desk phone"
-          value={chosen.id}
+          value={chosen?.id ?? ''}
+          toChoose="whom?"
           choices={people.map(({ id, name, extension }) => ({ value: id, label: `${name}, ${extension}` }))}
           onChange={choose}
         />
@@ -54,12 +47,16 @@ export function DeskDock() {
           </button>
         </Box>
       ))}
-      <DeskPanel key={chosen.id} personId={chosen.id as PersonId} names={names} rings />
-      <Text asChild mt="6" display="block" fontSize="13px" color="quiet" textDecoration="underline">
-        <a href={`/desk/${chosen.id}`} target="_blank" rel="noreferrer">
-          Open it in a window of its own
-        </a>
-      </Text>
+      {chosen && (
+        <>
+          <DeskPanel key={chosen.id} personId={chosen.id} names={names} rings />
+          <Text asChild mt="6" display="block" fontSize="13px" color="quiet" textDecoration="underline">
+            <a href={`/desk/${chosen.id}`} target="_blank" rel="noreferrer">
+              Open it in a window of its own
+            </a>
+          </Text>
+        </>
+      )}
     </Box>
   );
 }

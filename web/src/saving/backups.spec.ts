@@ -10,8 +10,16 @@ const attendant: Attendant = {
   fallbacks: [],
   answering: { rules: [], otherwise: [] },
 };
-const backup = (): Backup<Attendant> => new Backup('draft', readAttendant);
-const key = 'locutor.unsaved.draft';
+/** As opened by one of the windows, of which some are open. */
+const backup = (own = 'here', open: readonly string[] = []): Backup<Attendant> =>
+  new Backup('draft', readAttendant, localStorage, { own, isClosed: (id) => id !== own && !open.includes(id) });
+const key = 'locutor.unsaved.here draft';
+const voiceOf = (taken: ReturnType<Backup<Attendant>['take']>): string =>
+  taken === null || taken === 'unreadable' ? String(taken) : taken.document.voice;
+const unsavedBy = (voice: Attendant['voice']) => ({
+  base: { revision: 3, document: attendant },
+  document: { ...attendant, voice },
+});
 
 beforeEach(() => localStorage.clear());
 
@@ -27,6 +35,35 @@ describe('what is not saved yet', () => {
   it('is not mixed up with that of another document', () => {
     backup().keep({ base: { revision: 3, document: attendant }, document: attendant });
     expect(new Backup('other', readAttendant).take()).toBeNull();
+  });
+
+  it('of an open window is left alone, also when this one has saved', () => {
+    backup('there').keep(unsavedBy('awb'));
+    const here = backup('here', ['there']);
+    expect(here.take()).toBeNull();
+    here.keep(unsavedBy('rms'));
+    here.keep(null);
+    expect(voiceOf(backup('there').take())).toBe('awb');
+  });
+
+  it('of a closed window is taken up, and stays until it is kept or saved here', () => {
+    backup('closed').keep(unsavedBy('awb'));
+    const here = backup();
+    expect(voiceOf(here.take())).toBe('awb');
+    expect(voiceOf(backup('next').take())).toBe('awb');
+    here.keep(null);
+    expect(backup('next').take()).toBeNull();
+  });
+
+  it('of several closed windows is taken up one after the other', () => {
+    backup('closed').keep(unsavedBy('awb'));
+    backup('closed-too').keep(unsavedBy('rms'));
+    const here = backup();
+    const first = voiceOf(here.take());
+    here.keep(null);
+    expect([first, voiceOf(here.take())].sort()).toEqual(['awb', 'rms']);
+    here.keep(null);
+    expect(here.take()).toBeNull();
   });
 
   it.each([
@@ -54,6 +91,7 @@ describe('what is not saved yet', () => {
 
   it('stops nobody from typing when the browser keeps nothing', () => {
     const full = {
+      length: 0,
       getItem: () => null,
       setItem: () => {
         throw new DOMException('full', 'QuotaExceededError');

@@ -92,7 +92,8 @@ export class Saver<Document> {
     unsaved: Unsaved<Document> | null = null,
   ) {
     this.present = kept.document;
-    if (unsaved && !isSame(unsaved.document, kept.document)) this.takeUp(unsaved);
+    if (unsaved && isSame(unsaved.document, kept.document)) doors.backUp(null);
+    else if (unsaved) this.takeUp(unsaved);
   }
 
   readonly getPresent = (): Document => this.present;

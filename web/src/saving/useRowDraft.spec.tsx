@@ -4,7 +4,9 @@ import useSWR from 'swr';
 import { api } from '../api/client';
 import { FakeServer } from '../testing/fakeServer';
 import { InApp } from '../testing/inApp';
+import { windowsIn } from './backups';
 import { useRowDraft } from './useRowDraft';
+import { meetWindows, windows } from './windows';
 
 interface Boat {
   readonly id: string;
@@ -57,6 +59,9 @@ afterEach(() => {
 const draft = () => hook.draft();
 const change = (changes: Partial<Boat>): void => act(() => draft().change(changes));
 const pass = (ms: number): Promise<void> => act(() => jest.advanceTimersByTimeAsync(ms));
+
+/** What this window keeps of the row. */
+const unsavedHere = (): string | null => localStorage.getItem(`locutor.unsaved.${windows.own} ${path}`);
 
 describe('a row edited in place', () => {
   it('shows what is typed at once, and saves it a moment after the last letter, in one go', async () => {
@@ -116,11 +121,11 @@ describe('a row edited in place', () => {
     await pass(400);
     expect(draft().saving).toMatchObject({ type: 'unreachable', says: expect.stringContaining('does not answer') });
     expect(draft().row.name).toBe('Petrel');
-    expect(localStorage.getItem(`locutor.unsaved.${path}`)).toContain('Petrel');
+    expect(unsavedHere()).toContain('Petrel');
     server.goes(false);
     await pass(2000);
     expect([draft().saving.type, row.name]).toEqual(['saved', 'Petrel']);
-    expect(localStorage.getItem(`locutor.unsaved.${path}`)).toBeNull();
+    expect(unsavedHere()).toBeNull();
   });
 
   it('is taken up again when the window was closed before it was saved', async () => {
@@ -133,6 +138,22 @@ describe('a row edited in place', () => {
     expect(draft().row.name).toBe('Petrel');
     await pass(400);
     expect([row.name, draft().saving.type]).toEqual(['Petrel', 'saved']);
+  });
+
+  it('is taken up from several windows that were closed before they were saved', async () => {
+    hook.unmount();
+    const left = (id: string, changes: Partial<Boat>): void => {
+      const { revision, ...document } = kept;
+      const unsaved = { base: { revision, document }, document: { ...document, ...changes } };
+      localStorage.setItem(`locutor.unsaved.${id} ${path}`, JSON.stringify(unsaved));
+    };
+    left('one', { name: 'Petrel' });
+    left('other', { mooring: '7' });
+    await meetWindows(windowsIn(), undefined);
+    hook = open();
+    await pass(2000);
+    expect([row.name, row.mooring, draft().saving.type]).toEqual(['Petrel', '7', 'saved']);
+    expect(localStorage).toHaveLength(0);
   });
 
   it('can be typed on while it is being saved: there is no other window', async () => {

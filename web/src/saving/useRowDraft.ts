@@ -11,7 +11,7 @@ import { laterBy } from './laterBy';
 import { describeRowClashes, fieldsInWords } from './rowWords';
 import { Saver, type Kept, type Saving, type SaverDoors } from './saver';
 import { useSavers } from './savers';
-import { takeUp } from './takeUp';
+import { takeUp, takeUpRest } from './takeUp';
 import { tellMerged } from './tellMerged';
 import { Undoable } from './undoable';
 
@@ -67,6 +67,7 @@ export function useFieldsDraft<Row extends Revised>(place: FieldsPlace, row: Row
       joins: (first, before, after) => areSameFields(changedFields(first, before), changedFields(before, after)),
     });
     tellMerged(made, { what, change: history.change });
+    takeUpRest(made, backup, { merge: doors.merge, what, change: history.change });
     return { saver: made, what, history, touched: touchedIn(made) };
   });
   useEffect(() => saver.arrive(keptOf(row)), [saver, row]);

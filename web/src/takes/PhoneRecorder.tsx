@@ -1,9 +1,9 @@
 import { Box, Button, Flex, Link, Text } from '@chakra-ui/react';
-import type { PersonId } from '@locutor/core/directory';
 import { ExternalLink, PhoneCall } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { wordsOf } from '../api/client';
 import { usePeople } from '../api/resources';
+import { useDeskAtHand } from '../live/useDeskAtHand';
 import { InlineSelect } from '../parts/InlineSelect';
 import { takeByPhone, type Bringing, type PhoneStage, type Work } from './upload';
 import type { KeptTake } from './useTakes';
@@ -26,15 +26,15 @@ const stageWords: Readonly<Record<PhoneStage, (first: string) => string>> = {
 /** Records with a desk phone: it is rung, and everything else is done on its keys. */
 export function PhoneRecorder({ of, name, onTake, onClose }: Props) {
   const people = usePeople();
-  const [chosen, setChosen] = useState<PersonId | null>(null);
+  const { desk: person, choose } = useDeskAtHand(people);
   const [stage, setStage] = useState<PhoneStage | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const work = useRef<Work<KeptTake> | null>(null);
   useEffect(() => () => work.current?.cancel(), []);
-  const person = people.find(({ id }) => id === chosen) ?? people[0];
-  if (!person) return <Text mt="3">Nobody has a desk phone yet. Add people in the directory first.</Text>;
+  if (people.length === 0) return <Text mt="3">Nobody has a desk phone yet. Add people in the directory first.</Text>;
 
   const ring = async (): Promise<void> => {
+    if (!person) return setProblem('Choose first whose desk phone is rung.');
     setProblem(null);
     setStage('ringing');
     work.current = takeByPhone({ ...of, name, personId: person.id }, setStage);
@@ -48,7 +48,7 @@ export function PhoneRecorder({ of, name, onTake, onClose }: Props) {
       setStage(null);
     }
   };
-  const first = person.name.split(' ')[0] ?? person.name;
+  const first = person?.name.split(' ')[0] ?? '';
 
   return (
     <Box
@@ -75,9 +75,10 @@ export function PhoneRecorder({ of, name, onTake, onClose }: Props) {
           Ring the desk phone of{' '}
           <InlineSelect
             label="Whose desk phone is rung"
-            value={person.id}
+            value={person?.id ?? ''}
+            toChoose="whom?"
             choices={people.map(({ id, name: each, extension }) => ({ value: id, label: `${each}, ${extension}` }))}
-            onChange={(id) => setChosen(id as PersonId)}
+            onChange={choose}
           />
           . It says what to do, and the words stand on its display.
         </Text>
@@ -97,9 +98,11 @@ export function PhoneRecorder({ of, name, onTake, onClose }: Props) {
             <PhoneCall size={14} aria-hidden /> Ring it
           </Button>
         )}
-        <Link href={`/desk/${person.id}`} target="_blank" rel="noopener" fontSize="13px" color="petrol.fg">
-          Open {first}’s desk phone <ExternalLink size={12} aria-hidden />
-        </Link>
+        {person && (
+          <Link href={`/desk/${person.id}`} target="_blank" rel="noopener" fontSize="13px" color="petrol.fg">
+            Open {first}’s desk phone <ExternalLink size={12} aria-hidden />
+          </Link>
+        )}
         <Button size="sm" variant="ghost" ml="auto" onClick={onClose}>
           Close
         </Button>

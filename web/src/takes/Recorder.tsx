@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { lengthMs, measure, soundFaults, soundFaultWords, writeWav, type Pcm } from '@locutor/core/audio';
+import type { Language } from '@locutor/core/line';
 import { estimateMs, splitSentences } from '@locutor/core/speech';
 import { Mic, Play, RotateCcw, Square } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
@@ -11,6 +12,7 @@ import { showLength } from '../parts/time';
 interface Props {
   /** What is to be said, as text. */
   readonly text: string;
+  readonly language: Language;
   readonly onKeep: (file: Blob) => void;
   readonly onClose: () => void;
 }
@@ -30,7 +32,7 @@ const problemWords: Readonly<Record<MicrophoneProblem, string>> = {
 };
 
 /** Records at this computer: a count-in, the words to read at their pace, a level meter, and listening before keeping. */
-export function Recorder({ text, onKeep, onClose }: Props) {
+export function Recorder({ text, language, onKeep, onClose }: Props) {
   const [phase, setPhase] = useState<Phase>({ type: 'ready' });
   const [level, setLevel] = useState(-Infinity);
   const [problem, setProblem] = useState<string | null>(null);
@@ -90,7 +92,7 @@ export function Recorder({ text, onKeep, onClose }: Props) {
       p="3"
       bg="paper"
     >
-      <Prompter text={text} atMs={phase.type === 'recording' ? elapsed : null} />
+      <Prompter text={text} language={language} atMs={phase.type === 'recording' ? elapsed : null} />
       {phase.type === 'recording' && <Meter level={level} />}
       {problem && (
         <Text role="alert" fontSize="13px" fontWeight="500" mt="2">
@@ -149,8 +151,8 @@ export function Recorder({ text, onKeep, onClose }: Props) {
 }
 
 /** The words to read; the sentence that is due is marked, at the pace of a voice. */
-function Prompter({ text, atMs }: { readonly text: string; readonly atMs: number | null }) {
-  const sentences = splitSentences(text, 'en');
+function Prompter({ text, language, atMs }: Pick<Props, 'text' | 'language'> & { readonly atMs: number | null }) {
+  const sentences = splitSentences(text, language);
   const marked = useRef<HTMLSpanElement>(null);
   const ends = sentences.reduce<readonly number[]>(
     (so, sentence) => [...so, (so.at(-1) ?? 0) + estimateMs(sentence) * readingPace],

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { polishStageWords } from '@locutor/core/audio';
-import type { TakeSays, TakeUse } from '@locutor/core/line';
+import type { Language, TakeSays, TakeUse } from '@locutor/core/line';
 import { describeOutOfStep, outOfStep, type Listened } from '@locutor/core/speech';
 import { FileUp, Mic, Phone } from 'lucide-react';
 import { useId, useState } from 'react';
@@ -21,6 +21,7 @@ interface Props {
   readonly name: string;
   /** What is to be said now: as text to read, and to know later whether a recording still says it. */
   readonly text: string;
+  readonly language: Language;
   readonly says: TakeSays;
   /** What it may say, for listening to it; null for a language that cannot be listened to. */
   readonly expected: Listened | null;
@@ -29,7 +30,7 @@ interface Props {
 }
 
 /** The recordings of something that is spoken: made here or brought, made good, and told when they are out of step. */
-export function TakePanel({ place, name, text, says, expected, use, onUse }: Props) {
+export function TakePanel({ place, name, text, language, says, expected, use, onUse }: Props) {
   const all = useTakes();
   const { mutate } = useSWRConfig();
   const takes = all.filter((take) => take.place === place || take.id === use?.takeId);
@@ -98,6 +99,7 @@ export function TakePanel({ place, name, text, says, expected, use, onUse }: Pro
         <Box mt="3">
           <Recorder
             text={text}
+            language={language}
             onClose={() => setRecorder(null)}
             onKeep={(file) => {
               setRecorder(null);

@@ -108,6 +108,7 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
             text={plainSentences(row.words, row.voice, facts)
               .map(({ text }) => text)
               .join(' ')}
+            language={languageOf(row.voice)}
             says={saysOfWords(row.words, row.voice, facts)}
             expected={
               languageOf(row.voice) === 'en' ? { options: [], sentences: sentences.map(({ text }) => text) } : null

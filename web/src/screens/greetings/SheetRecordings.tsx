@@ -97,6 +97,7 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
             place={`${line.id} ${sheet.id} ${part.value}`}
             name={`${sheet.name}, ${part.label}`}
             text={textOf(sheet, part.part, attendant.voice, facts)}
+            language={languageOf(sheet.voice ?? attendant.voice)}
             says={saysOfSheet(sheet, part.part, attendant.voice, facts)}
             expected={listenedOf(sheet, part.part, attendant.voice, facts)}
             use={takeUseOf(sheet, part.part)}

@@ -10,7 +10,7 @@ import { failureOf } from '../../saving/failureOf';
 import { laterBy } from '../../saving/laterBy';
 import { Saver, type Kept, type SaverDoors } from '../../saving/saver';
 import { useSavers } from '../../saving/savers';
-import { takeUp } from '../../saving/takeUp';
+import { takeUp, takeUpRest } from '../../saving/takeUp';
 import { tellMerged } from '../../saving/tellMerged';
 import { Undoable } from '../../saving/undoable';
 
@@ -34,6 +34,7 @@ export function useWeek(kept: KeptHours): Week {
     const describe = (): string => `a change of the hours ${made.getPresent().name}`;
     const undoable = new Undoable(made, { merge: doors.merge, kind: 'hours', describe });
     tellMerged(made, { what, change: undoable.change });
+    takeUpRest(made, backup, { merge: doors.merge, what, change: undoable.change });
     return { saver: made, history: undoable, what };
   });
   useEffect(() => saver.arrive(keptOf(kept)), [saver, kept]);
