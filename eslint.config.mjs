@@ -15,7 +15,7 @@ const closedTo = {
   formats: ['audio', 'call', 'proof', 'paths'],
   call: ['audio', 'proof', 'formats', 'paths', 'exchange', 'traffic'],
   exchange: ['audio', 'proof', 'formats', 'paths', 'traffic'],
-  paths: ['audio', 'proof', 'exchange'],
+  paths: ['audio', 'proof'],
   proof: ['call', 'formats', 'paths', 'exchange', 'traffic'],
   traffic: ['audio', 'proof'],
   rehearsals: ['audio', 'proof', 'formats'],

@@ -1,4 +1,5 @@
 import type { BoxId, GroupId, PersonId, QueueId } from '../directory';
+import type { Answer } from '../hours';
 import type { GreetingId, Key, TakeId } from '../line';
 import type { RungPhone } from './target';
 import type { NotAnswered } from './reasons';
@@ -33,6 +34,8 @@ export type Dialled = Timed & {
   readonly callerNumber: string;
   /** Where it goes to past the attendant. */
   readonly to?: DirectTo;
+  /** What answers, where one answer is to be looked at whoever calls; else the answering order says. */
+  readonly answer?: Answer;
 };
 export type KeyPressed = Timed & { readonly type: 'keyPressed'; readonly key: Key };
 /** The caller said something that was understood as these words. */

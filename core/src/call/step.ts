@@ -118,19 +118,19 @@ function handle(run: Run, event: CallEvent): void {
   }
 }
 
-function answerCall(run: Run, { callerNumber, atMs, to }: Dialled): void {
+function answerCall(run: Run, { callerNumber, atMs, to, answer }: Dialled): void {
   const { script, ready, state } = run;
   const line = ready.lines.get(script.lineId);
   if (state.phase.type !== 'idle' || !line) return;
   state.callerNumber = callerNumber;
   state.lineId = script.lineId;
-  if (endBlocked(run, callerNumber)) return;
+  if (!answer && endBlocked(run, callerNumber)) return;
   state.callTimerId = startTimer(run, callLimits.longestCallMs);
   if (to) {
     note(run, { type: 'calledDirectly', callerNumber, lineId: script.lineId, to });
     return goOn(run, goDirectly(run, to));
   }
-  const winner = answerFor(line, script, callerNumber, atMs);
+  const winner = answer ?? answerFor(line, script, callerNumber, atMs);
   note(run, { type: 'called', callerNumber, lineId: script.lineId, answer: winner });
   beginLine(run, line, winner);
 }

@@ -1,5 +1,6 @@
 import type { CallEvent, CallScript, DirectTo, PhoneTake, TransferTo } from '../call';
 import type { PersonId } from '../directory';
+import type { Answer } from '../hours';
 import type { Key } from '../line';
 import type { CallId, Presence } from './state';
 
@@ -21,6 +22,8 @@ export type CallArrives = Timed & {
   readonly script: CallScript;
   /** A group whose direct number was dialled. */
   readonly to?: DirectTo;
+  /** What answers, where one answer is to be looked at; else the answering order says. */
+  readonly answer?: Answer;
 };
 /** Something happened to one call, from its caller's side or its clock's. */
 export type OfCall = { readonly type: 'ofCall'; readonly callId: CallId; readonly event: CallEvent };

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { transcriptOf } from '../call';
 import { groupDefaults, groupId, ringingOrders, type Group, type PersonId } from '../directory';
 import { answering, everybody, hours, message, openMoment } from '../testing/boatyard';
-import { simulate, type StaffAct } from './simulate';
+import { simulate } from './simulate';
+import type { StaffAct } from './virtualLine';
 import { callId } from './state';
 import { cases } from '../testing/cases';
 

@@ -15,7 +15,8 @@ export type { ExchangeEvent } from './event';
 export type { ExchangeEffect } from './effect';
 export { stepExchange, type ExchangeResult } from './stepExchange';
 export { runTrial, type Trial, type TrialResult } from './trial';
-export { simulate, type CallerAct, type SimulatedCaller, type Simulation, type StaffAct } from './simulate';
+export { simulate, type CallerAct, type SimulatedCaller, type Simulation } from './simulate';
+export { VirtualLine, type Happened, type StaffAct, type VirtualLineOptions } from './virtualLine';
 export { boardOf, type Board, type BoardCall } from './board';
 export { deskView, type DeskDoing, type DeskQueue, type DeskView, type SeenCall } from './deskView';
 export {

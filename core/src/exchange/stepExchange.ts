@@ -70,7 +70,7 @@ function handle(run: Run, event: ExchangeEvent): void {
   }
 }
 
-function admit(run: Run, { callId, callerNumber, script, to, atMs }: CallArrives): void {
+function admit(run: Run, { callId, callerNumber, script, to, answer, atMs }: CallArrives): void {
   if (run.calls.get(callId)) return;
   const call: LiveCall = {
     id: callId,
@@ -83,7 +83,7 @@ function admit(run: Run, { callId, callerNumber, script, to, atMs }: CallArrives
     broughtBy: null,
   };
   run.calls.set(callId, call);
-  tell(run, callId, { type: 'dialled', atMs, callerNumber, ...(to ? { to } : {}) });
+  tell(run, callId, { type: 'dialled', atMs, callerNumber, ...(to && { to }), ...(answer && { answer }) });
 }
 
 /** Tells calls what they are to be told, then groups and queues who is free, until nothing is left to tell. */

@@ -6,7 +6,8 @@ import {
   type RungPhone,
   type TranscriptEntry,
 } from '../call';
-import { simulate, type CallerAct, type StaffAct } from './simulate';
+import { simulate, type CallerAct } from './simulate';
+import type { StaffAct } from './virtualLine';
 import { callId } from './state';
 
 /** One call, made on a clock of its own to see what it comes to. */

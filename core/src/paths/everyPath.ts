@@ -1,5 +1,6 @@
 import type { CallScript } from '../call';
-import { findWays, staffDoes, type StaffDoes, type WaysOptions } from './findWays';
+import { waysFinder, type WaysOptions } from './findWays';
+import { staffDoes, type StaffDoes } from './leg';
 import { momentKinds, type MomentKind } from './momentKinds';
 import type { Turn, Way, WayEnd } from './way';
 
@@ -40,13 +41,14 @@ export function everyPath(
   options: Pick<WaysOptions, 'lengthMs' | 'once'> = {},
 ): EveryPath {
   const moments = momentKinds(script, fromMs);
+  const findWays = waysFinder(script);
   const paths: FoundPath[] = [];
   let isCut = false;
   for (const moment of moments) {
     /** The choices on which somebody is rung: there it makes a difference what the staff does. */
     const rung = new Set<string>();
     for (const staff of staffDoes) {
-      const { ways, isCut: cut } = findWays(script, {
+      const { ways, isCut: cut } = findWays({
         ...options,
         atMs: moment.atMs,
         answer: moment.answer,
@@ -62,11 +64,11 @@ export function everyPath(
 }
 
 function listed(ways: readonly Way[], moment: MomentKind, staff: StaffDoes, rung: Set<string>): readonly FoundPath[] {
+  const chosen: Chosen[] = [];
   return ways.flatMap((way): FoundPath[] => {
+    const { turns, choices } = (chosen[way.index] = chosenOn(way, chosen));
     if (way.end.type === 'menu') return [];
-    const turns = turnsOf(way, ways);
-    const choices = turns.map(turnKey).join(' | ');
-    if (way.stretches.some(({ type }) => type === 'ring' || type === 'queue')) rung.add(choices);
+    if (way.rings) rung.add(choices);
     if (staff !== 'noAnswer' && !rung.has(choices)) return [];
     return [
       {
@@ -83,10 +85,17 @@ function listed(ways: readonly Way[], moment: MomentKind, staff: StaffDoes, rung
   });
 }
 
-function turnsOf(way: Way, ways: readonly Way[]): readonly Turn[] {
-  const parent = way.parent === null ? undefined : ways[way.parent];
-  const before = parent ? turnsOf(parent, ways) : [];
-  return way.turn ? [...before, way.turn] : before;
+/** The caller's choices up to a way, and as text. */
+interface Chosen {
+  readonly turns: readonly Turn[];
+  readonly choices: string;
+}
+
+function chosenOn({ turn, parent }: Way, before: readonly Chosen[]): Chosen {
+  const earlier = (parent === null ? undefined : before[parent]) ?? { turns: [], choices: '' };
+  if (!turn) return earlier;
+  const choices = earlier.choices === '' ? turnKey(turn) : `${earlier.choices} | ${turnKey(turn)}`;
+  return { turns: [...earlier.turns, turn], choices };
 }
 
 function turnKey(turn: Turn): string {

@@ -1,21 +1,11 @@
-import type { CallScript, LineScript } from '../call';
-import { outsideTargetOf, spokenFacts, wordsFirst } from '../call';
-import type { Group, Membership } from '../directory';
-import { answersAt, isWorkingAt, type Answer, type HoursId } from '../hours';
-import {
-  findNamedPath,
-  findSheet,
-  pathAt,
-  slotOfAnswer,
-  usableSwitch,
-  type Menu,
-  type Path,
-  type SheetId,
-  type Slot,
-  type Step,
-} from '../line';
-import { expectedMs, phrasesOf, sentencesOf, sheetSentences, type Sentence, type SpokenFacts } from '../speech';
-import type { RingTarget, Stretch, Turn, Way, WayEnd } from './way';
+import type { CallScript, PlayItem } from '../call';
+import { itemMs, readyOf } from '../call';
+import { answersAt, type Answer } from '../hours';
+import { keys, slotOfAnswer, usableSwitch, type Key, type Menu, type SheetId, type Slot } from '../line';
+import { expectedMs, type Sentence } from '../speech';
+import { alikeMoments } from './alike';
+import { firstLeg, legFrom, trialsOf, type AtMenu, type Leg, type StaffDoes, type Trials } from './leg';
+import type { Stretch, Turn, Way } from './way';
 
 export interface WaysOptions {
   /** The moment of the call, in ms since 1970. */
@@ -35,10 +25,6 @@ export interface WaysOptions {
   readonly most?: number;
 }
 
-/** What everybody who is rung does: lets it ring, picks up at once, or is busy. */
-export const staffDoes = ['noAnswer', 'answers', 'busy'] as const;
-export type StaffDoes = (typeof staffDoes)[number];
-
 export interface FoundWays {
   /** In the order of the script: a way comes before those that go on from it. */
   readonly ways: readonly Way[];
@@ -46,405 +32,230 @@ export interface FoundWays {
   readonly isCut: boolean;
 }
 
-const beepMs = 400;
-/** How long somebody takes to press the keys of a name or an extension. */
-const digitsMs = 3000;
-/** How much of a message is drawn: callers speak for about so long. */
-const messageMs = 20_000;
 const mostWays = 20_000;
 
-/** Finds the ways through a line's attendant at a moment, with the seconds each takes. */
+/**
+ * Finds the ways through a line's attendant at a moment, with the seconds each takes: by trying it out. Calls are made on
+ * the very machine that answers callers, on a clock of their own, and wherever the caller has a choice each is taken.
+ * Every choice is made as if it were the moment of the call.
+ */
 export function findWays(script: CallScript, options: WaysOptions): FoundWays {
+  return waysFinder(script)(options);
+}
+
+/** The same for several moments and staffs, which share what is found out about menus where calls go alike. */
+export function waysFinder(script: CallScript): (options: WaysOptions) => FoundWays {
+  const known = new Map<string, MenuWays>();
+  const alike = alikeMoments(script);
+  return (options) => find(script, options, { known, alike });
+}
+
+/** What was found out about menus before, by how callers come to them. */
+interface Shared {
+  readonly known: Map<string, MenuWays>;
+  readonly alike: (atMs: number) => string;
+}
+
+function find(script: CallScript, options: WaysOptions, shared: Shared): FoundWays {
   const line = script.lines.find(({ id }) => id === script.lineId);
   if (!line) return { ways: [], isCut: false };
-  return new Finder(script, line, options).find();
+  const { attendant, hours, timeZone } = line;
+  const switched = usableSwitch(attendant, line.switched);
+  const answer = options.answer ?? answersAt(attendant.answering.rules, hours, timeZone, options.atMs, { switched });
+  return new Finder(script, options, shared).find(answer);
 }
 
-/** What is needed to go on from a point of a way. */
-interface Point {
-  atMs: number;
-  quickMs: number;
-  /** The sheets met on this way so far. */
-  readonly met: readonly SheetId[];
-  sheetId: SheetId | null;
-  isRecorded: boolean;
+/** One choice in a menu, and what comes of it; known once for all ways that come to it alike. */
+interface Branch {
+  readonly turn: Turn;
+  readonly leg: Leg;
+  /** Until the leg begins, from when the menu does: for who listens, and for who knows the keys. */
+  readonly afterMs: number;
+  readonly quickAfterMs: number;
 }
 
-interface Growing {
-  readonly index: number;
-  readonly stretches: Stretch[];
-  personMs: { soonestMs: number; latestMs: number } | null;
-  quickPersonMs: number | null;
+/** A menu as callers come to it. */
+interface MenuWays {
+  readonly said: readonly Stretch[];
+  readonly branches: readonly Branch[];
 }
 
 class Finder {
   private readonly ways: Way[] = [];
   private readonly drawn = new Set<SheetId>();
-  private readonly said = new Map<SheetId, readonly { readonly sentence: Sentence; readonly ms: number }[]>();
-  private readonly lengths = new Map<string, number>();
-  private readonly facts: SpokenFacts;
+  private readonly trials: Trials;
+  /** What is the same for all its calls, and may be for those of another moment. */
+  private readonly alike: string;
   private isCut = false;
 
   constructor(
     private readonly script: CallScript,
-    private readonly line: LineScript,
     private readonly options: WaysOptions,
+    private readonly shared: Shared,
   ) {
-    this.facts = spokenFacts(script, line, options.atMs);
+    const { atMs, staff = 'noAnswer', lengthMs = expectedMs } = options;
+    this.alike = `${shared.alike(atMs)} ${staff}`;
+    this.trials = trialsOf({ script, atMs, staff, sentenceMs: remembering(lengthMs) });
   }
 
-  find(): FoundWays {
-    const { attendant, hours, timeZone } = this.line;
-    const switched = usableSwitch(attendant, this.line.switched);
-    const answer =
-      this.options.answer ?? answersAt(attendant.answering.rules, hours, timeZone, this.options.atMs, { switched });
-    const first = wordsFirst(this.line, answer, this.options.atMs);
-    const start: Point = { atMs: 0, quickMs: 0, met: [], sheetId: null, isRecorded: false };
-    this.grow(slotOfAnswer(answer), null, null, start, first);
+  find(answer: Answer): FoundWays {
+    const start: From = { turn: null, slot: slotOfAnswer(answer), parent: null, fromMs: 0, quickFromMs: 0, met: [] };
+    this.grow(start, firstLeg(this.trials, answer));
     return { ways: this.ways, isCut: this.isCut };
   }
 
-  /** One way, and those that go on from it. The words are said before its path. */
-  private grow(slot: Slot, turn: Turn | null, parent: number | null, from: Point, first = ''): void {
+  /** One way, and those that go on from it. */
+  private grow({ turn, slot, parent, fromMs, quickFromMs, met }: From, leg: Leg): void {
     if (this.ways.length >= (this.options.most ?? mostWays)) {
       this.isCut = true;
       return;
     }
     const index = this.ways.length;
-    const growing: Growing = { index, stretches: [], personMs: null, quickPersonMs: null };
-    const point: Point = { ...from };
-    const way: { -readonly [Name in keyof Way]: Way[Name] } = {
+    const { end, menu, personMs } = leg;
+    const sheetId = menu?.menu.id;
+    const isMet = sheetId !== undefined && (met.includes(sheetId) || (this.options.once && this.drawn.has(sheetId)));
+    const goesOn = menu && !isMet ? this.waysOf(menu) : null;
+    this.ways.push({
       index,
       parent,
       turn,
       slot,
-      stretches: growing.stretches,
-      end: { type: 'ranOut' },
-      menu: [],
-      fromMs: from.atMs,
-      endMs: from.atMs,
-      quickFromMs: from.quickMs,
-      personMs: null,
-      quickPersonMs: null,
-    };
-    this.ways.push(way);
-    this.words(first, point, growing);
-    const path = pathAt(this.line.attendant, slot) ?? [];
-    way.end = this.walk(path, point, growing, []) ?? this.runOut(path, point, growing);
-    way.endMs = point.atMs;
-    way.personMs = growing.personMs;
-    way.quickPersonMs = growing.quickPersonMs;
-    if (way.end.type !== 'menu') return;
-    way.menu = this.menuSaid(way.end.sheetId, point.atMs);
-    this.enterMenu(way.end.sheetId, index, point);
-  }
-
-  /** Takes the steps of a path until one ends the way; undefined when none did. */
-  private walk(path: Path, point: Point, growing: Growing, following: readonly string[]): WayEnd | undefined {
-    for (const step of path) {
-      const end = this.take(step, point, growing, following);
-      if (end) return end;
-    }
-    return undefined;
-  }
-
-  private take(step: Step, point: Point, growing: Growing, following: readonly string[]): WayEnd | undefined {
-    switch (step.type) {
-      case 'say': {
-        const { spoken } = step;
-        const greeting =
-          spoken.type === 'greeting' ? this.script.greetings.find(({ id }) => id === spoken.greetingId) : undefined;
-        this.words(spoken.type === 'typed' ? spoken.words : (greeting?.words ?? ''), point, growing);
-        return undefined;
-      }
-      case 'ring': {
-        const person = this.script.people.find(({ id }) => id === step.personId);
-        if (!person || !this.keeps(person.hoursId)) return undefined;
-        return this.ring(step, { type: 'person', personId: person.id }, point, growing);
-      }
-      case 'ringOutside': {
-        const target = outsideTargetOf(this.script, this.line, step.to, this.options.atMs);
-        return 'why' in target ? undefined : this.ring(step, target, point, growing);
-      }
-      case 'ringGroup': {
-        const group = this.script.groups.find(({ id }) => id === step.groupId);
-        if (!group || !this.isStaffed(group)) return undefined;
-        const seconds = step.seconds ?? group.inAllSeconds ?? onceRoundSeconds(group);
-        return this.ring({ seconds, before: step.before }, { type: 'group', groupId: group.id }, point, growing);
-      }
-      case 'waitInQueue': {
-        const queue = this.script.queues.find(({ id }) => id === step.queueId);
-        if (!queue) return undefined;
-        if (following.includes(queue.id)) return { type: 'circle' };
-        const isTaken = !queue.paused && this.isStaffed(queue);
-        if (isTaken) {
-          const ms = queue.longestWaitSeconds * 1000;
-          if (this.options.staff !== 'busy') this.reach(point, growing, this.options.staff === 'answers' ? 0 : ms);
-          if (this.options.staff === 'answers') return { type: 'talks', target: { type: 'queue', queueId: queue.id } };
-          this.add(growing, point, ms, { type: 'queue', queueId: queue.id });
-        }
-        const reason = isTaken ? 'tooLong' : 'nobodyWorking';
-        const left = pathAt(this.line.attendant, { type: 'queue', queueId: queue.id, reason });
-        return this.walk(left ?? [], point, growing, [...following, queue.id]);
-      }
-      case 'handOver': {
-        const target = outsideTargetOf(this.script, this.line, step.to, this.options.atMs);
-        if ('why' in target) return undefined;
-        this.words(step.before, point, growing);
-        this.reach(point, growing, 0);
-        return { type: 'handedOver', target };
-      }
-      case 'toLine':
-        return this.script.lines.some(({ id }) => id === step.lineId)
-          ? { type: 'line', lineId: step.lineId }
-          : undefined;
-      case 'takeMessage': {
-        const box = this.script.boxes.find(({ id }) => id === step.boxId);
-        if (!box) return undefined;
-        const greeting = this.script.greetings.find(({ id }) => id === box.greetingId);
-        this.words(greeting?.words ?? phrasesOf(this.voice(point)).leaveMessage(box.name), point, growing);
-        if (step.beep ?? box.beep) this.pass(point, beepMs);
-        this.add(growing, point, Math.min(messageMs, box.longestMessageSeconds * 1000), {
-          type: 'message',
-          boxId: box.id,
-        });
-        return { type: 'message', boxId: box.id };
-      }
-      case 'goTo':
-        return this.goTo(step.sheetId, point, growing);
-      case 'back': {
-        const menus = point.met.filter((id) => findSheet(this.line.attendant, id)?.type === 'menu');
-        const isInMenu = menus.at(-1) === point.sheetId && menus.length > 1;
-        const previous = menus.at(isInMenu ? -2 : -1);
-        return previous ? { type: 'again', sheetId: previous } : undefined;
-      }
-      case 'sayAgain':
-        return point.sheetId ? { type: 'again', sheetId: point.sheetId } : undefined;
-      case 'searchByName':
-      case 'askExtension': {
-        const said = phrasesOf(this.voice(point));
-        this.words(step.type === 'askExtension' ? said.dialExtension : said.spellName(step.by), point, growing);
-        this.add(growing, point, digitsMs, { type: 'digits' });
-        return this.ring({ seconds: step.seconds, before: '' }, { type: 'anybody' }, point, growing);
-      }
-      case 'followPath': {
-        const named = findNamedPath(this.line.attendant, step.pathId);
-        if (!named) return undefined;
-        if (following.includes(step.pathId)) return { type: 'circle' };
-        return this.walk(named.steps, point, growing, [...following, step.pathId]);
-      }
-      case 'record':
-        if (step.on && step.tells && !point.isRecorded) {
-          this.words(phrasesOf(this.voice(point)).recorded, point, growing);
-        }
-        point.isRecorded = step.on;
-        return undefined;
-      case 'hangUp':
-        this.words(step.words, point, growing);
-        return { type: 'hungUp' };
-    }
-  }
-
-  /** No step is left: where the last one rang a group, the group's own path says what comes. */
-  private runOut(path: Path, point: Point, growing: Growing): WayEnd {
-    const last = path.at(-1);
-    const own = last?.type === 'ringGroup' && pathAt(this.line.attendant, { type: 'group', groupId: last.groupId });
-    const isOwn = last?.type === 'ringGroup' && own === path;
-    if (isOwn) return { type: 'circle' };
-    if (own) return this.walk(own, point, growing, []) ?? this.runOut(own, point, growing);
-    this.words(phrasesOf(this.voice(point)).nothingMore, point, growing);
-    return { type: 'ranOut' };
-  }
-
-  private ring(
-    { seconds, before }: { readonly seconds: number | null; readonly before: string },
-    target: RingTarget,
-    point: Point,
-    growing: Growing,
-  ): WayEnd | undefined {
-    this.words(before, point, growing);
-    const { staff } = this.options;
-    if (staff === 'busy') return undefined;
-    const ms = (seconds ?? 120) * 1000;
-    this.reach(point, growing, staff === 'answers' ? 0 : ms);
-    if (staff === 'answers') return { type: 'talks', target };
-    this.add(growing, point, ms, { type: 'ring', target });
-    return seconds === null ? { type: 'forEver' } : undefined;
-  }
-
-  /** Whether somebody who keeps these hours works now; whoever keeps none does. */
-  private keeps(hoursId: HoursId | null): boolean {
-    const hours = hoursId && this.script.hours.find(({ id }) => id === hoursId);
-    return !hours || isWorkingAt(hours, this.line.timeZone, this.options.atMs);
-  }
-
-  /** Whether a group or queue has anybody to ring now. */
-  private isStaffed({ members, workingOnly, hoursId }: Membership): boolean {
-    if (!this.keeps(hoursId)) return false;
-    return members.some(({ personId }) => {
-      const person = this.script.people.find(({ id }) => id === personId);
-      return person !== undefined && (!workingOnly || this.keeps(person.hoursId));
+      stretches: shifted(leg.stretches, fromMs),
+      end: sheetId !== undefined && isMet ? { type: 'again', sheetId } : end,
+      rings: leg.rings,
+      menu: shifted(goesOn?.said ?? [], fromMs + leg.endMs),
+      fromMs,
+      endMs: fromMs + leg.endMs,
+      quickFromMs,
+      personMs: personMs && { soonestMs: fromMs + personMs.soonestMs, latestMs: fromMs + personMs.latestMs },
+      quickPersonMs: personMs && quickFromMs + personMs.soonestMs,
     });
-  }
-
-  /** Somebody can pick up from now on, for so long. */
-  private reach({ atMs, quickMs }: Point, growing: Growing, ms: number): void {
-    growing.personMs = { soonestMs: growing.personMs?.soonestMs ?? atMs, latestMs: atMs + ms };
-    growing.quickPersonMs ??= quickMs;
-  }
-
-  private goTo(sheetId: SheetId, point: Point, growing: Growing): WayEnd | undefined {
-    const sheet = findSheet(this.line.attendant, sheetId);
-    if (!sheet) return undefined;
-    if (point.met.includes(sheetId)) return { type: 'again', sheetId };
-    if (sheet.type === 'menu') {
-      const isElsewhere = this.options.once && this.drawn.has(sheetId);
-      return { type: isElsewhere ? 'again' : 'menu', sheetId };
-    }
-    Object.assign(point, { met: [...point.met, sheetId], sheetId });
-    for (const { sentence, ms } of this.sheetSaid(sheetId)) {
-      this.add(growing, point, ms, { type: 'words', text: sentence.text, sheetId });
-      this.pass(point, sentence.pauseAfterMs);
-    }
-    // What is left of the path that led here can never run.
-    return this.walk(sheet.afterPath, point, growing, []) ?? this.runOut(sheet.afterPath, point, growing);
-  }
-
-  /** The ways from a menu: a key each, then for callers who press nothing, and the wrong ones. */
-  private enterMenu(sheetId: SheetId, parent: number, point: Point): void {
-    const menu = findSheet(this.line.attendant, sheetId);
-    if (menu?.type !== 'menu') return;
+    if (!goesOn || sheetId === undefined) return;
     this.drawn.add(sheetId);
-    const met = [...point.met, sheetId];
-    const { isRecorded } = point;
-    const said = this.sheetSaid(sheetId);
-    const wholeMs = said.reduce((sum, { sentence, ms }) => sum + ms + sentence.pauseAfterMs, 0);
-    const quickMs = point.quickMs + (menu.keysDuringGreeting ? 0 : wholeMs);
-    for (const { key } of menu.options) {
-      const waitMs = this.extensionWaitMs(menu, key);
-      const heardMs = this.heardAfterMs(menu, key, wholeMs);
-      const at = { met, sheetId, isRecorded, atMs: point.atMs + heardMs + waitMs, quickMs: quickMs + waitMs };
-      this.grow({ type: 'key', sheetId, key }, { type: 'key', sheetId, key }, parent, at);
+    for (const branch of goesOn.branches) {
+      this.grow(
+        {
+          turn: branch.turn,
+          slot: branch.turn,
+          parent: index,
+          fromMs: fromMs + leg.endMs + branch.afterMs,
+          quickFromMs: quickFromMs + leg.endMs + branch.quickAfterMs,
+          met: [...met, sheetId],
+        },
+        branch.leg,
+      );
     }
-    const silenceMs = this.fallbackMs(menu, 'silence', wholeMs);
-    const silence = { met, sheetId, isRecorded, atMs: point.atMs + silenceMs, quickMs: point.quickMs + silenceMs };
-    this.grow({ type: 'silence', sheetId }, { type: 'silence', sheetId }, parent, silence);
-    const wrong = {
-      met,
-      sheetId,
-      isRecorded,
-      atMs: point.atMs + this.fallbackMs(menu, 'wrongKey', wholeMs),
-      quickMs: quickMs + this.fallbackMs(menu, 'wrongKey', menu.keysDuringGreeting ? 0 : wholeMs),
-    };
-    this.grow({ type: 'wrongKey', sheetId }, { type: 'wrongKey', sheetId }, parent, wrong);
   }
 
-  /** What a menu says from an instant on, option by option, and its wait for a key. */
-  private menuSaid(sheetId: SheetId, fromMs: number): readonly Stretch[] {
-    let at = fromMs;
-    const said = this.sheetSaid(sheetId).map(({ sentence, ms }): Stretch => {
-      const { source, text } = sentence;
-      const span = { fromMs: at, toMs: at + ms };
-      at = span.toMs + sentence.pauseAfterMs;
-      return source.type === 'option'
-        ? { ...span, type: 'option', sheetId, key: source.key }
-        : { ...span, type: 'words', text, sheetId };
+  /** What a menu says and leads to; tried out once for callers who come to it from the same one. */
+  private waysOf(at: AtMenu): MenuWays {
+    const { menus, callRecordingId, lineId } = at.state;
+    const isAs = [this.alike, lineId, at.menu.id, menus.at(-2), callRecordingId !== null].join(' ');
+    const { known } = this.shared;
+    let ways = known.get(isAs);
+    if (!ways) known.set(isAs, (ways = this.tryMenu(at)));
+    return ways;
+  }
+
+  private tryMenu(at: AtMenu): MenuWays {
+    const { menu, items, wholeMs } = at;
+    const sheetId = menu.id;
+    const keysOf = menu.options.map(({ key }): Branch => {
+      const leg = legFrom(this.trials, at, { type: 'key', key });
+      const { inMenuMs } = leg;
+      const listenedMs = menu.keysDuringGreeting ? this.heardAfterMs(items, key, wholeMs) : 0;
+      return { turn: { type: 'key', sheetId, key }, leg, afterMs: listenedMs + inMenuMs, quickAfterMs: inMenuMs };
     });
-    const sheet = findSheet(this.line.attendant, sheetId);
-    const waitMs = sheet?.type === 'menu' ? sheet.waitSeconds * 1000 : 0;
-    return [...said, { type: 'wait', sheetId, fromMs: at, toMs: at + waitMs }];
+    const silent = legFrom(this.trials, at, { type: 'silence' });
+    const silence: Branch = {
+      turn: { type: 'silence', sheetId },
+      leg: silent,
+      afterMs: silent.inMenuMs,
+      quickAfterMs: silent.inMenuMs,
+    };
+    return { said: this.saidIn(menu, items), branches: [...keysOf, silence, ...this.wrongKeys(at)] };
+  }
+
+  /** The way for wrong keys; none where every key has a use. */
+  private wrongKeys(at: AtMenu): readonly Branch[] {
+    const { menu } = at;
+    const key = wrongKeyIn(menu, menu.extensions ? readyOf(this.script).beginnings : new Set());
+    if (!key) return [];
+    const [listening, quick] = [true, false].map((listens) =>
+      legFrom(this.trials, at, { type: 'wrongKey', key, listens }),
+    ) as [Leg, Leg];
+    const turn = { type: 'wrongKey', sheetId: menu.id } as const;
+    return [{ turn, leg: listening, afterMs: listening.inMenuMs, quickAfterMs: quick.inMenuMs }];
+  }
+
+  /** What a menu says, and its wait for a key. */
+  private saidIn({ id: sheetId, waitSeconds }: Menu, items: readonly PlayItem[]): readonly Stretch[] {
+    let atMs = 0;
+    const said = items.flatMap((item): readonly Stretch[] => {
+      const fromMs = atMs;
+      atMs += this.msOf([item]);
+      if (item.type !== 'sentence') return [];
+      const { sentence } = item;
+      const span = { fromMs, toMs: fromMs + this.trials.sentenceMs(sentence) };
+      const { source, text } = sentence;
+      return [
+        source.type === 'option'
+          ? { ...span, type: 'option', sheetId, key: source.key }
+          : { ...span, type: 'words', text, sheetId },
+      ];
+    });
+    return [...said, { type: 'wait', sheetId, fromMs: atMs, toMs: atMs + waitSeconds * 1000 }];
   }
 
   /** How long until an option was heard; one that is not read out is known only once all was said. */
-  private heardAfterMs(menu: Menu, key: string, wholeMs: number): number {
-    let at = 0;
-    for (const { sentence, ms } of this.sheetSaid(menu.id)) {
-      at += ms;
-      const { source } = sentence;
-      if (source.type === 'option' && source.key === key) return menu.keysDuringGreeting ? at : wholeMs;
-      at += sentence.pauseAfterMs;
-    }
-    return wholeMs;
-  }
-
-  /** Rounds of a menu until its path for silence or wrong keys is taken; for wrong keys after hearing so much of it. */
-  private fallbackMs(menu: Menu, how: 'silence' | 'wrongKey', heardMs: number): number {
-    const rounds = how === 'silence' ? menu.silentRounds : menu.wrongKeys;
-    const between = this.msOf(how === 'silence' ? menu.silenceWords : menu.wrongKeyWords, this.voiceOfSheet(menu.id));
-    const round = heardMs + (how === 'silence' ? menu.waitSeconds * 1000 : 0);
-    return rounds * round + (rounds - 1) * between;
-  }
-
-  private extensionWaitMs(menu: Menu, key: string): number {
-    if (!menu.extensions) return 0;
-    const begins = this.script.people.some(({ extension }) => extension.startsWith(key) && extension !== key);
-    return begins ? menu.extensions.waitSeconds * 1000 : 0;
-  }
-
-  private words(words: string, point: Point, growing: Growing): void {
-    for (const sentence of sentencesOf(words, this.voice(point), { type: 'line' }, this.facts)) {
-      this.add(growing, point, this.lengthOf(sentence), { type: 'words', text: sentence.text, sheetId: point.sheetId });
-      this.pass(point, sentence.pauseAfterMs);
-    }
-  }
-
-  private msOf(words: string, voice: Sentence['voice']): number {
-    return sentencesOf(words, voice, { type: 'line' }, this.facts).reduce(
-      (sum, sentence) => sum + this.lengthOf(sentence) + sentence.pauseAfterMs,
-      0,
+  private heardAfterMs(items: readonly PlayItem[], key: Key, wholeMs: number): number {
+    const index = items.findIndex(
+      (item) => item.type === 'sentence' && item.sentence.source.type === 'option' && item.sentence.source.key === key,
     );
+    const item = items[index];
+    if (item?.type !== 'sentence') return wholeMs;
+    return this.msOf(items.slice(0, index)) + this.trials.sentenceMs(item.sentence);
   }
 
-  /** What a sheet says, with how long each sentence takes; looked up once. */
-  private sheetSaid(sheetId: SheetId) {
-    let said = this.said.get(sheetId);
-    if (!said) {
-      const sheet = findSheet(this.line.attendant, sheetId);
-      const sentences = sheet ? sheetSentences(sheet, this.line.attendant.voice, this.facts) : [];
-      said = sentences.map((sentence) => ({ sentence, ms: this.lengthOf(sentence) }));
-      this.said.set(sheetId, said);
-    }
-    return said;
+  private msOf(items: readonly PlayItem[]): number {
+    return items.reduce((sum, item) => sum + itemMs(item, this.trials.sentenceMs), 0);
   }
+}
 
-  private lengthOf(sentence: Sentence): number {
-    const known = `${sentence.voice} ${sentence.text}`;
-    let ms = this.lengths.get(known);
-    if (ms === undefined) {
-      ms = this.options.lengthMs?.(sentence) ?? expectedMs(sentence);
-      this.lengths.set(known, ms);
-    }
+/** From where a way grows. */
+interface From {
+  readonly turn: Turn | null;
+  readonly slot: Slot;
+  readonly parent: number | null;
+  readonly fromMs: number;
+  readonly quickFromMs: number;
+  /** The menus met on it so far. */
+  readonly met: readonly SheetId[];
+}
+
+function shifted(stretches: readonly Stretch[], byMs: number): readonly Stretch[] {
+  if (byMs === 0) return stretches;
+  return stretches.map((each) => ({ ...each, fromMs: each.fromMs + byMs, toMs: each.toMs + byMs }));
+}
+
+/** A key that has no use in a menu, one that begins no extension where there is such. */
+function wrongKeyIn(menu: Menu, beginnings: ReadonlySet<string>): Key | undefined {
+  const free = keys.filter((key) => menu.options.every((option) => option.key !== key));
+  return free.find((key) => !beginnings.has(key)) ?? free[0];
+}
+
+function remembering(lengthMs: (sentence: Sentence) => number): (sentence: Sentence) => number {
+  const known = new WeakMap<Sentence, number>();
+  const byText = new Map<string, number>();
+  const find = (sentence: Sentence): number => {
+    const is = `${sentence.voice} ${sentence.recorded?.audioId ?? ''} ${sentence.text}`;
+    const ms = byText.get(is) ?? lengthMs(sentence);
+    byText.set(is, ms);
     return ms;
-  }
-
-  private voice({ sheetId }: Point): Sentence['voice'] {
-    return sheetId ? this.voiceOfSheet(sheetId) : this.line.attendant.voice;
-  }
-
-  private voiceOfSheet(sheetId: SheetId): Sentence['voice'] {
-    return findSheet(this.line.attendant, sheetId)?.voice ?? this.line.attendant.voice;
-  }
-
-  private add(growing: Growing, point: Point, ms: number, what: StretchContent): void {
-    growing.stretches.push({ ...what, fromMs: point.atMs, toMs: point.atMs + ms });
-    this.pass(point, ms);
-  }
-
-  private pass(point: Point, ms: number): void {
-    point.atMs += ms;
-    point.quickMs += ms;
-  }
+  };
+  return (sentence) => {
+    const ms = known.get(sentence) ?? find(sentence);
+    known.set(sentence, ms);
+    return ms;
+  };
 }
-
-/** How long a group is rung when everybody is there and nobody answers. */
-function onceRoundSeconds({ members, order, memberSeconds }: Group): number {
-  if (order === 'allAtOnce') return memberSeconds;
-  const turns = order === 'tierByTier' ? new Set(members.map(({ tier }) => tier)).size : members.length;
-  return turns * memberSeconds;
-}
-
-type StretchContent = Stretch extends infer Each
-  ? Each extends unknown
-    ? Omit<Each, 'fromMs' | 'toMs'>
-    : never
-  : never;

@@ -1,4 +1,5 @@
-export { findWays, staffDoes, type FoundWays, type StaffDoes, type WaysOptions } from './findWays';
+export { findWays, type FoundWays, type WaysOptions } from './findWays';
+export { staffDoes, type StaffDoes } from './leg';
 export { comparePaths, everyPath, type EveryPath, type FoundPath, type PathDifference } from './everyPath';
 export { momentKinds, type MomentKind } from './momentKinds';
 export { writePathsCsv } from './pathsCsv';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type CallScript } from '../call';
+import type { CallScript, LineScript } from '../call';
 import { runTrial, type CallerAct } from '../exchange';
 import { findSheet, newMenu, sheetId, type Attendant, type Path } from '../line';
 import { estimateMs } from '../speech';
@@ -13,6 +13,7 @@ import {
   juno,
   line,
   message,
+  moorings,
   names,
   noor,
   office,
@@ -132,60 +133,104 @@ function wayBack(way: Way, ways: readonly Way[]): readonly Way[] {
   return parent ? [...wayBack(parent, ways), way] : [way];
 }
 
-/** Presses the keys of a way, each at the moment it was heard, and tells when the machine rings and ends. */
-function callAlong(by: CallScript, way: Way, ways: readonly Way[]) {
-  const turns = wayBack(way, ways);
-  // Each key a little later than it was heard, and later than the one before it: menus begin that much later too.
-  const caller = turns.flatMap(({ turn, fromMs }, index): CallerAct[] =>
-    turn?.type === 'key' ? [{ type: 'press', key: turn.key, afterMs: fromMs + 3 * (index + 1) }] : [],
-  );
+/** What a caller does on a way: each key once it was heard, each wrong one once all was said. */
+function actsOn(way: Way, ways: readonly Way[], by: Attendant): readonly CallerAct[] {
+  const back = wayBack(way, ways);
+  return back.flatMap(({ turn }, index): CallerAct[] => {
+    const before = back[index - 1];
+    if (!turn || !before || turn.type === 'silence') return [];
+    const option = before.menu.find((each) => each.type === 'option' && turn.type === 'key' && each.key === turn.key);
+    const sheet = findSheet(by, turn.sheetId);
+    const during = sheet?.type === 'menu' && sheet.keysDuringGreeting;
+    const heardMs = option && during ? option.toMs : (before.menu.at(-1)?.fromMs ?? 0);
+    const key = turn.type === 'key' ? turn.key : '*';
+    // A little later than it was heard, and than the one before: menus begin that much later too.
+    return [{ type: 'press', key, afterMs: heardMs + 3 * (index + 1) }];
+  });
+}
+
+/** What is told apart on a way, by what a transcript calls it. */
+type Landmark = 'ringing' | 'ringingGroup' | 'queued' | 'recording' | 'sheet' | 'ended';
+type Due = readonly [Landmark, number];
+
+/** What the machine does when the keys of a way are pressed at their time; ms since the line answered. */
+function callAlong(by: CallScript, caller: readonly CallerAct[]): readonly Due[] {
   const { transcript } = runTrial(by, {
     atMs: openMoment,
-    callerNumber: '+12075550178',
+    callerNumber: '',
     caller,
     staff: () => ({ type: 'noAnswer' }),
   });
-  return transcript.flatMap((entry) => (entry.type === 'ringing' ? [entry.atMs - openMoment] : []));
+  return transcript.map(({ type, atMs }) => [type as Landmark, atMs - openMoment]);
 }
 
-const isOnlyKeys = (way: Way, ways: readonly Way[]): boolean =>
-  way.turn === null || (way.turn.type === 'key' && way.parent !== null && isOnlyKeys(ways[way.parent] as Way, ways));
+function landmarksOf({ stretches, end, endMs }: Way): readonly Due[] {
+  const marked = stretches.flatMap((each): Due[] => {
+    if (each.type === 'ring' && each.target.type === 'anybody') return [];
+    if (each.type === 'ring') return [[each.target.type === 'group' ? 'ringingGroup' : 'ringing', each.fromMs]];
+    if (each.type === 'queue') return [['queued', each.fromMs]];
+    return each.type === 'message' ? [['recording', each.fromMs]] : [];
+  });
+  if (end.type === 'menu' || end.type === 'again') return [...marked, ['sheet', endMs]];
+  const isOver = end.type === 'hungUp' || end.type === 'handedOver' || end.type === 'ranOut';
+  return isOver ? [...marked, ['ended', endMs]] : marked;
+}
+
+/** Ways of which the machine can be asked by pressing keys at their time: no name is spelled, no wrong key more than once. */
+function canBePressed(way: Way, ways: readonly Way[], by: Attendant): boolean {
+  return wayBack(way, ways).every(({ turn, stretches }) => {
+    if (stretches.some(({ type }) => type === 'digits')) return false;
+    if (turn?.type !== 'wrongKey') return true;
+    const menu = findSheet(by, turn.sheetId);
+    return menu?.type === 'menu' && menu.wrongKeys === 1 && menu.options.every(({ key }) => key !== '*');
+  });
+}
 
 describe('the seconds of a way', () => {
-  it('are those that the call machine takes, on any attendant', () => {
+  it('are those that the call machine takes, on any attendant, with groups, queues, extensions and hand-overs', () => {
+    let compared = 0;
     fc.assert(
       fc.property(anyScript, (any) => {
-        // Keys that wait for digits, and hearing nothing before a key, are told apart in specs of their own.
-        const quiet: CallScript = {
-          ...any,
-          people: any.people.map((person) => ({ ...person, phones: [{ type: 'desk', seconds: 12 }] })),
-          lines: any.lines.map((each) => ({
-            ...each,
-            attendant: {
-              ...each.attendant,
-              sheets: each.attendant.sheets.map((sheet) =>
-                sheet.type === 'menu' ? { ...sheet, extensions: null, openingWords: 'Please choose.' } : sheet,
-              ),
-            },
-          })),
-        };
-        const { ways } = findWays(quiet, { atMs: openMoment, most: 40 });
-        for (const way of ways.filter((each) => isOnlyKeys(each, ways))) {
-          const rings = way.stretches.flatMap((stretch) =>
-            stretch.type === 'ring' && stretch.target.type !== 'anybody' ? [stretch.fromMs] : [],
-          );
-          const asks = wayBack(way, ways).some(({ stretches }) => stretches.some(({ type }) => type === 'digits'));
-          const isAfter = way.stretches.some(
-            (stretch) => stretch.type === 'ring' && stretch.toMs - stretch.fromMs > 300_000,
-          );
-          if (asks || isAfter) continue;
-          const called = callAlong(quiet, way, ways);
-          const isCalled = (ms: number): boolean => called.some((at) => Math.abs(at - ms) <= 20);
-          expect(rings.filter((ms) => !isCalled(ms))).toEqual([]);
+        const [main, ...others] = any.lines as [LineScript, ...LineScript[]];
+        const toMenu = { type: 'goTo' as const, sheetId: main.attendant.sheets[0]!.id };
+        const rules = main.attendant.answering.rules.map((rule) => ({ ...rule, path: [toMenu, ...rule.path] }));
+        const by = { ...main.attendant, answering: { ...main.attendant.answering, rules } };
+        const groups = [{ ...moorings, extension: '25' }];
+        const script = { ...any, groups, lines: [{ ...main, attendant: by }, ...others] };
+        const { ways } = findWays(script, { atMs: openMoment, most: 60 });
+        for (const way of ways) {
+          if (!canBePressed(way, ways, by)) continue;
+          const done = callAlong(script, actsOn(way, ways, by));
+          const isDone = ([what, ms]: Due): boolean =>
+            done.some(([type, at]) => type === what && Math.abs(at - ms) <= 60);
+          expect(landmarksOf(way).filter((due) => !isDone(due))).toEqual([]);
+          compared += landmarksOf(way).length;
         }
       }),
-      cases(400),
+      cases(800),
     );
+    expect(compared).toBeGreaterThan(100);
+  });
+
+  it('count a recording at its own length', () => {
+    const take = { id: 'take:one' as never, text: 'Hello.', audioId: 'a', lengthMs: 12_000 };
+    const greeting = { id: 'greeting:one', name: 'One', words: 'Hello.', voice: 'slt', take: { takeId: take.id } };
+    const say: Path[number] = { type: 'say', spoken: { type: 'greeting', greetingId: greeting.id as never } };
+    const by = answering([say, ringFor(noor.id, 10), ...message], {
+      ...{ greetings: [greeting as never], takes: [take as never] },
+    });
+    expect(found(by)[0]?.stretches[1]?.fromMs).toBeGreaterThanOrEqual(12_000);
+  });
+
+  it('wait no longer for a group’s extension than the menu does for its next digit', () => {
+    const [welcome, ...others] = attendant.sheets;
+    const sheets = [{ ...welcome, extensions: { waitSeconds: 3 } }, ...others] as Attendant['sheets'];
+    const by = withAttendant({ ...attendant, sheets });
+    const groups = [{ ...moorings, extension: '155' }];
+    const toMoorings = (script: CallScript) =>
+      found(script).find(({ turn }) => turn?.type === 'key' && turn.key === '1');
+    const [none, group] = [toMoorings({ ...by, people: [] }), toMoorings({ ...by, people: [], groups })];
+    expect((group?.fromMs ?? 0) - (none?.fromMs ?? 0)).toBe(3000);
   });
 });
 

@@ -64,6 +64,8 @@ export interface Way {
   readonly slot: Slot;
   readonly stretches: readonly Stretch[];
   readonly end: WayEnd;
+  /** Whether somebody is rung on it, or waited for in a queue. */
+  readonly rings: boolean;
   /** What the menu says in which it ends, and its wait for a key; empty where it ends otherwise. */
   readonly menu: readonly Stretch[];
   /** When it begins and ends for a caller who listens to the option before pressing its key. */

@@ -2,7 +2,7 @@ import { showPhoneNumber } from '../../directory';
 import { findSheet, type Attendant, type Names } from '../../line';
 import { unreachable } from '../../result';
 import type { PathDifference } from '../everyPath';
-import type { StaffDoes } from '../findWays';
+import type { StaffDoes } from '../leg';
 import type { MomentKind } from '../momentKinds';
 import type { RingTarget, Stretch, Turn, Way, WayEnd } from '../way';
 

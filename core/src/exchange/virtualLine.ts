@@ -1,0 +1,171 @@
+import { itemMs, type CallEffect, type CallEvent, type CallScript, type RungPhone } from '../call';
+import type { PersonId } from '../directory';
+import type { Sentence } from '../speech';
+import { Agenda } from './agenda';
+import type { ExchangeEffect } from './effect';
+import type { ExchangeEvent } from './event';
+import { emptyExchange, newStaff, type CallId, type Doing, type Exchange } from './state';
+import { stepExchange, type ExchangeResult } from './stepExchange';
+
+/** What a rung phone does: answers (and accepts, where asked) or is busy, or rings on; and how long they talk. */
+export type StaffAct =
+  | { readonly type: 'answer'; readonly afterMs: number; readonly talkMs: number }
+  /** Picked up, but nobody presses 1: what a mobile's voicemail does. Without being asked they are connected. */
+  | { readonly type: 'voicemail'; readonly afterMs: number }
+  | { readonly type: 'busy' }
+  | { readonly type: 'noAnswer' };
+
+export interface VirtualLineOptions {
+  readonly script: CallScript;
+  /** Asked once for each time a phone rings. */
+  readonly staff: (phone: RungPhone, atMs: number) => StaffAct;
+  /** How long a sentence takes, in ms; estimated unless said otherwise. */
+  readonly sentenceMs?: (sentence: Sentence) => number;
+  /** Where it begins; with nobody on the line unless said otherwise. */
+  readonly exchange?: Exchange;
+}
+
+/** One thing that happened, and what it led to. */
+export interface Happened {
+  readonly event: ExchangeEvent;
+  readonly before: Exchange;
+  readonly result: ExchangeResult;
+}
+
+/** How soon somebody presses 1 when asked to accept a call. */
+const acceptAfterMs = 2000;
+
+/** The exchange on a clock of its own: what it asks for is done in its time, and whoever is rung does as is said. */
+export class VirtualLine {
+  exchange: Exchange;
+  private readonly agenda = new Agenda<ExchangeEvent>();
+  /** What somebody decided to do with the call that rings or that they talk on. */
+  private readonly acts = new Map<PersonId, StaffAct>();
+
+  constructor(private readonly options: VirtualLineOptions) {
+    this.exchange = options.exchange ?? emptyExchange;
+  }
+
+  add(event: ExchangeEvent): void {
+    this.agenda.add(event.type === 'ofCall' ? event.event.atMs : event.atMs, event);
+  }
+
+  /** Lets happen what comes next; undefined when nothing is left to. */
+  next(): Happened | undefined {
+    const next = this.agenda.next();
+    if (!next) return undefined;
+    const before = this.exchange;
+    const result = stepExchange(this.options.script, before, next.item);
+    this.exchange = result.exchange;
+    for (const effect of result.effects) this.carryOut(effect, next.atMs);
+    this.watchStaff(before, next.atMs);
+    return { event: next.item, before, result };
+  }
+
+  private carryOut(effect: ExchangeEffect, nowMs: number): void {
+    switch (effect.type) {
+      case 'startTimer':
+        return this.later(
+          nowMs + effect.afterMs,
+          (atMs) => ({ type: 'timerOver', atMs, timerId: effect.timerId }),
+          timerKey(effect.timerId),
+        );
+      case 'stopTimer':
+        return this.agenda.cancel(timerKey(effect.timerId));
+      case 'forCall':
+        return this.carryOutCall(effect.callId, effect.effect, nowMs);
+      case 'askMember':
+      case 'noSuchNumber':
+        return;
+    }
+  }
+
+  private carryOutCall(callId: CallId, effect: CallEffect, nowMs: number): void {
+    const later = (afterMs: number, id: number, event: (atMs: number) => CallEvent): void => {
+      this.later(nowMs + afterMs, (atMs) => ({ type: 'ofCall', callId, event: event(atMs) }), `${callId} ${id}`);
+    };
+    switch (effect.type) {
+      case 'play': {
+        const ms = effect.items.reduce((sum, item) => sum + itemMs(item, this.options.sentenceMs), 0);
+        return later(ms, effect.playId, (atMs) => ({ type: 'playEnded', atMs, playId: effect.playId }));
+      }
+      case 'startTimer':
+        return later(effect.afterMs, effect.timerId, (atMs) => ({ type: 'timePassed', atMs, timerId: effect.timerId }));
+      case 'stopPlaying':
+        return this.agenda.cancel(`${callId} ${effect.playId}`);
+      case 'stopTimer':
+        return this.agenda.cancel(`${callId} ${effect.timerId}`);
+      case 'stopRinging':
+        return this.agenda.cancel(`${callId} ${effect.ringId}`);
+      case 'ring':
+        if (effect.phone.type === 'outside') this.ringOutside(effect.phone, effect.ringId, nowMs, later);
+        return;
+      case 'connect': {
+        if (effect.phone.type !== 'outside') return;
+        const act = this.options.staff(effect.phone, nowMs);
+        if (act.type === 'answer') later(act.talkMs, -1, (atMs) => ({ type: 'staffHungUp', atMs }));
+        return;
+      }
+      case 'hangUp':
+        return this.agenda.cancel(`${callId} -1`);
+      default:
+        return;
+    }
+  }
+
+  private ringOutside(
+    phone: RungPhone,
+    ringId: number,
+    nowMs: number,
+    later: (afterMs: number, id: number, event: (atMs: number) => CallEvent) => void,
+  ): void {
+    const act = this.options.staff(phone, nowMs);
+    if (act.type === 'busy') later(0, ringId, (atMs) => ({ type: 'staffBusy', atMs, ringId }));
+    if (act.type !== 'answer' && act.type !== 'voicemail') return;
+    later(act.afterMs, ringId, (atMs) => ({ type: 'staffAnswered', atMs, ringId }));
+    if (act.type === 'answer') {
+      later(act.afterMs + acceptAfterMs, -2 - ringId, (atMs) => ({ type: 'staffPressed', atMs, key: '1' }));
+    }
+  }
+
+  /** Lets whoever is rung, or has begun to talk, act in their time. */
+  private watchStaff(before: Exchange, nowMs: number): void {
+    if (before.staff === this.exchange.staff) return;
+    for (const [personId, { doing }] of this.exchange.staff) {
+      const earlier = (before.staff.get(personId) ?? newStaff).doing;
+      if (doing === earlier) continue;
+      this.agenda.cancel(personId);
+      this.decide(personId, doing, earlier, nowMs);
+    }
+  }
+
+  private decide(personId: PersonId, doing: Doing, earlier: Doing, nowMs: number): void {
+    if (doing.type === 'rung' && doing.isAccepting) {
+      if (this.acts.get(personId)?.type !== 'answer') return;
+      return this.later(
+        nowMs + acceptAfterMs,
+        (atMs) => ({ type: 'staffPresses', atMs, personId, key: '1' }),
+        personId,
+      );
+    }
+    if (doing.type === 'rung') {
+      const act = this.options.staff(doing.phone, nowMs);
+      this.acts.set(personId, act);
+      if (act.type === 'busy') this.later(nowMs, (atMs) => ({ type: 'staffDeclines', atMs, personId }), personId);
+      if (act.type !== 'answer' && act.type !== 'voicemail') return;
+      return this.later(nowMs + act.afterMs, (atMs) => ({ type: 'staffAnswers', atMs, personId }), personId);
+    }
+    if (doing.type !== 'talking' || earlier.type === 'talking') return;
+    const act = this.acts.get(personId);
+    if (act?.type !== 'answer') return;
+    this.later(nowMs + act.talkMs, (atMs) => ({ type: 'staffHangsUp', atMs, personId }), personId);
+  }
+
+  private later(atMs: number, event: (atMs: number) => ExchangeEvent, key: string): void {
+    this.agenda.add(atMs, event(atMs), key);
+  }
+}
+
+function timerKey(timerId: number): string {
+  return `timer ${timerId}`;
+}
