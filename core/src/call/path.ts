@@ -121,15 +121,16 @@ function takeStep(run: Run, step: Step, place: Place, after: Place): Taken {
 }
 
 function ringPerson(run: Run, step: RingStep, place: Place, after: Place): Taken {
-  const { personId, seconds, hear, before } = step;
+  const { personId, seconds, hear, before, onCall = false } = step;
   const target = { type: 'person', personId } as const;
-  const why = whyNotPerson(run, run.ready.people.get(personId));
+  const why = whyNotPerson(run, run.ready.people.get(personId), onCall);
   if (why) return skip(run, { target, why });
   return ringAfterWords(run, before, place, {
     target,
     seconds,
     hear,
     accept: false,
+    onCall,
     unanswered: { type: 'path', place: after },
   });
 }

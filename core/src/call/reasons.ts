@@ -32,6 +32,8 @@ export type NotAnswered =
   | 'deleted'
   /** Not in the hours they keep. */
   | 'notWorking'
+  /** Their phones ring only when they are on call. */
+  | 'onCallOnly'
   /** Nobody pressed 1: the outside phone's own voicemail, most likely. */
   | 'notAccepted'
   | 'notANumber'

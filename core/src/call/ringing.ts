@@ -1,5 +1,5 @@
-import type { Person, PersonPhone } from '../directory';
-import { isWorkingAt } from '../hours';
+import { phonesRung, works, type Person, type PersonPhone } from '../directory';
+import { isWorkingAt, type HoursId } from '../hours';
 import type { RungPhone } from './target';
 import { hearingItems } from './group';
 import { callLimits } from './limits';
@@ -32,8 +32,11 @@ function ringPhone(run: Run, plan: RingPlan, phoneIndex: number, untilMs: number
 }
 
 /** The phones of whoever is rung; an outside number is a phone of its own. */
-function phonesOf(run: Run, { target, accept }: RingPlan): readonly PersonPhone[] {
-  if (target.type === 'person') return run.ready.people.get(target.personId)?.phones ?? [];
+function phonesOf(run: Run, { target, accept, onCall }: RingPlan): readonly PersonPhone[] {
+  if (target.type === 'person') {
+    const person = run.ready.people.get(target.personId);
+    return person ? phonesRung(person, onCall) : [];
+  }
   return [{ type: 'outside', number: target.number, seconds: 0, accept }];
 }
 
@@ -87,9 +90,13 @@ export function tryNextPhone(
 }
 
 /** Why a person cannot be rung at all; undefined when they can. */
-export function whyNotPerson(run: Run, person: Person | undefined): NotAnswered | undefined {
-  if (!person || person.phones.length === 0) return 'deleted';
-  const hours = person.hoursId ? run.ready.hours.get(person.hoursId) : undefined;
-  if (!hours) return undefined;
-  return isWorkingAt(hours, lineOf(run).script.timeZone, run.atMs) ? undefined : 'notWorking';
+export function whyNotPerson(run: Run, person: Person | undefined, onCall = false): NotAnswered | undefined {
+  if (!person) return 'deleted';
+  if (phonesRung(person, onCall).length === 0) return 'onCallOnly';
+  const { timeZone } = lineOf(run).script;
+  const keeps = (hoursId: HoursId): boolean => {
+    const hours = run.ready.hours.get(hoursId);
+    return !hours || isWorkingAt(hours, timeZone, run.atMs);
+  };
+  return works(person, keeps) ? undefined : 'notWorking';
 }

@@ -46,6 +46,8 @@ export interface RingPlan {
   readonly seconds: number | null;
   /** Whether an outside number must accept with 1; for people their phones say it. */
   readonly accept: boolean;
+  /** Whether phones for on call only ring too. */
+  readonly onCall?: boolean;
   readonly hear: Hearing;
   readonly unanswered: Next;
 }

@@ -103,6 +103,17 @@ const outside = (number: string, accept = false): Path[number] => ({
 });
 
 describe('ringing a person', () => {
+  it('rings phones for on call only where the step says so', () => {
+    const mobile = { type: 'outside', number: '+12075550191', seconds: 12, accept: false, onCallOnly: true } as const;
+    const both = { ...noor, phones: [{ type: 'desk', seconds: 12 }, mobile] } as const;
+    const step = (onCall: boolean): Path => [{ ...ringDefaults, type: 'ring', personId: noor.id, seconds: 24, onCall }];
+    const rings = (people: CallScript['people'], onCall: boolean) =>
+      story(answering(step(onCall), { people })).filter((line) => !line.startsWith('“'));
+    expect(rings([both], false).slice(0, 2)).toEqual(['Noor’s desk rings 24 s', 'not answered: noAnswer']);
+    expect(rings([both], true).slice(0, 2)).toEqual(['Noor’s desk rings 12 s', 'Noor’s +12075550191 rings 12 s']);
+    expect(rings([{ ...both, phones: [mobile] }], false)[0]).toBe('not answered: onCallOnly');
+  });
+
   it('rings their phones in order, the last one until the seconds are over', () => {
     expect(story(answering([ringFor(juno.id, 24), ...bye]))).toEqual([
       'Juno’s desk rings 10 s',

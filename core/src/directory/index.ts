@@ -15,6 +15,7 @@ export {
 export { codePattern, groupDefaults, groupLimits, mostSpokenTo, type Group } from './group';
 export {
   memberPhone,
+  membersAtWork,
   membershipDefaults,
   membershipLimits,
   memberTwice,
@@ -44,7 +45,9 @@ export {
   mostPhones,
   personDefaults,
   phoneSeconds,
+  phonesRung,
   spokenName,
+  works,
   type Person,
   type PersonPhone,
 } from './person';

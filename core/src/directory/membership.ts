@@ -1,6 +1,6 @@
 import type { Id } from '../id';
 import type { PersonId } from './ids';
-import type { Person, PersonPhone } from './person';
+import { phonesRung, works, type Person, type PersonPhone } from './person';
 
 /** Somebody who answers for a group or a queue. */
 export interface Member {
@@ -13,8 +13,11 @@ export interface Member {
 export const ringingOrders = ['allAtOnce', 'inOrder', 'takingTurns', 'longestFree', 'tierByTier'] as const;
 export type RingingOrder = (typeof ringingOrders)[number];
 
-export const ringsOn = ['desk', 'outside'] as const;
-/** Which of their phones a member is rung on: the one on the desk, or the first outside one. Somebody without it is rung on the first they have. */
+export const ringsOn = ['desk', 'outside', 'onCall'] as const;
+/**
+ * Which of their phones a member is rung on: the one on the desk, the first outside one, or the one for on call, else an
+ * outside one. Somebody without it is rung on the first they have. Phones for on call only ring for nothing else.
+ */
 export type RingsOn = (typeof ringsOn)[number];
 
 /** What groups and queues have in common: who answers, and when they are rung. */
@@ -55,6 +58,26 @@ export function memberTwice(members: readonly Member[]): PersonId | undefined {
 }
 
 /** The phone on which a member is rung. */
-export function memberPhone({ phones }: Pick<Person, 'phones'>, on: RingsOn): PersonPhone | undefined {
-  return phones.find(({ type }) => type === on) ?? phones[0];
+export function memberPhone(person: Pick<Person, 'phones'>, on: RingsOn): PersonPhone | undefined {
+  const phones = phonesRung(person, on === 'onCall');
+  const isMeant = ({ type, onCallOnly }: PersonPhone): boolean => (on === 'onCall' ? onCallOnly === true : type === on);
+  return phones.find(isMeant) ?? phones.find(({ type }) => on === 'onCall' && type === 'outside') ?? phones[0];
+}
+
+/**
+ * The members who can be rung at a moment whether they are free or not: who work, as `keeps` says it of hours, and have a
+ * phone that is rung. None outside the hours of the group or queue.
+ */
+export function membersAtWork<Each extends Pick<Person, 'phones' | 'hoursId'>>(
+  membership: Membership,
+  personOf: (id: PersonId) => Each | undefined,
+  keeps: (hoursId: Id<'hours'>) => boolean,
+): readonly { readonly personId: PersonId; readonly person: Each; readonly phone: PersonPhone }[] {
+  const { members, hoursId, ringsOn: on, workingOnly } = membership;
+  if (!works({ hoursId }, keeps)) return [];
+  return members.flatMap(({ personId }) => {
+    const person = personOf(personId);
+    const phone = person && memberPhone(person, on);
+    return person && phone && (!workingOnly || works(person, keeps)) ? [{ personId, person, phone }] : [];
+  });
 }

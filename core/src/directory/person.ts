@@ -3,7 +3,10 @@ import type { PersonId } from './ids';
 import type { E164 } from './phoneNumber';
 
 /** One of the phones a person can be reached on. */
-export type PersonPhone =
+export type PersonPhone = {
+  /** Whether it rings only for those who are on call: for groups and steps that say so. Left out when it rings always. */
+  readonly onCallOnly?: true;
+} & (
   | {
       /** The phone on their desk, reached by their extension. */
       readonly type: 'desk';
@@ -16,7 +19,8 @@ export type PersonPhone =
       readonly seconds: number;
       /** Whether they must press 1 to take the call, so that the mobile's own voicemail does not swallow it. */
       readonly accept: boolean;
-    };
+    }
+);
 
 /** Somebody on the staff whom a path can ring. */
 export interface Person {
@@ -55,6 +59,16 @@ export const personDefaults = {
   inDirectory: true,
   hoursId: null,
 } as const satisfies Partial<Person>;
+
+/** The phones of somebody that ring, in their order: those that are for on call only when that is meant too. */
+export function phonesRung({ phones }: Pick<Person, 'phones'>, onCall = false): readonly PersonPhone[] {
+  return onCall ? phones : phones.filter(({ onCallOnly }) => !onCallOnly);
+}
+
+/** Whether somebody works at a moment, as `keeps` says it of hours; without hours of their own they always do. */
+export function works({ hoursId }: Pick<Person, 'hoursId'>, keeps: (hoursId: Id<'hours'>) => boolean): boolean {
+  return hoursId === null || keeps(hoursId);
+}
 
 /** How a person's name is spoken. */
 export function spokenName({ name, saidAs }: Pick<Person, 'name' | 'saidAs'>): string {

@@ -32,6 +32,29 @@ describe('a group', () => {
     expect(office.doing(priya)).toMatchObject({ type: 'talking', callId: call });
   });
 
+  it('rings phones for on call only where it is for those on call; who has no other is passed over', () => {
+    const mobile = { type: 'outside', number: '+12075550191', seconds: 12, accept: true, onCallOnly: true } as const;
+    const rungOn = (ringsOn: Group['ringsOn']): readonly string[] => {
+      const people = [
+        { ...noor, phones: [...noor.phones, mobile] },
+        { ...priya, phones: [mobile] },
+      ];
+      const members = membersOf(noor, priya);
+      const path = [ring(), ...message];
+      const office = new Office(
+        answering(path, { groups: [{ ...desk, order: 'allAtOnce', members, ringsOn }], hours: [hours], people }),
+      );
+      office.call('one');
+      return people.flatMap((person) => {
+        const doing = office.doing(person);
+        return doing.type === 'rung' && doing.phone.type === 'person' ? [doing.phone.number ?? 'desk'] : [];
+      });
+    };
+    expect(rungOn('desk')).toEqual(['desk']);
+    expect(rungOn('outside')).toEqual(['desk']);
+    expect(rungOn('onCall')).toEqual([mobile.number, mobile.number]);
+  });
+
   it('in order rings one after the other, from the top, for its seconds', () => {
     const office = officeWith({ order: 'inOrder', memberSeconds: 12 });
     office.call('one');

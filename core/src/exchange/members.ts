@@ -1,5 +1,12 @@
 import type { RungPhone } from '../call';
-import { memberPhone, type Membership, type Person, type PersonId, type PersonPhone } from '../directory';
+import {
+  memberPhone,
+  membersAtWork,
+  type Membership,
+  type Person,
+  type PersonId,
+  type PersonPhone,
+} from '../directory';
 import { isWorkingAt } from '../hours';
 import type { NotAnswered } from '../call';
 import { staffOf, type Run } from './run';
@@ -17,15 +24,10 @@ function zoneOf({ world }: Run): string {
 
 /** Members who work now, whether they are free or not. */
 export function workingMembers(run: Run, membership: Membership): readonly PersonId[] {
-  return membership.members
-    .map(({ personId }) => personId)
-    .filter((personId) => {
-      const person = run.ready.people.get(personId);
-      const phone = person && memberPhone(person, membership.ringsOn);
-      if (!person || !phone) return false;
-      if (phone.type === 'desk' && staffOf(run, personId).presence === 'away') return false;
-      return !membership.workingOnly || isWithin(run, person.hoursId);
-    });
+  const personOf = (id: PersonId): Person | undefined => run.ready.people.get(id);
+  return membersAtWork(membership, personOf, (hoursId) => isWithin(run, hoursId))
+    .filter(({ personId, phone }) => phone.type !== 'desk' || staffOf(run, personId).presence !== 'away')
+    .map(({ personId }) => personId);
 }
 
 /** Members who can be rung now, in their order. */

@@ -13,6 +13,7 @@ import {
   writeCsv,
   writePeopleCsv,
   writeVcards,
+  type MobileUse,
 } from '.';
 
 const people = [noor, { ...priya, email: 'priya@larkspurcove.example' }];
@@ -67,11 +68,31 @@ describe('people pasted from a spreadsheet', () => {
     expect(planned.map(({ type }) => type)).toEqual(['add', 'change', 'same', 'add']);
     expect(planned[1]).toMatchObject({ changed: ['name', 'email'] });
     expect(planned[3]).toMatchObject({ given: true, fields: { extension: '201' } });
-    expect(takeInBody(planned)).toEqual([
+    expect(takeInBody(planned, people, 'texts')).toEqual([
       expect.objectContaining({ name: 'Juno Marchetti', extension: '206' }),
       { id: noor.id, name: 'NOOR HALDANE', email: 'noor@x.example' },
       expect.objectContaining({ name: 'Effie Brannigan', extension: '201' }),
     ]);
+  });
+
+  it('bring mobiles for texts, and to be rung where that is wanted, once', () => {
+    const planned = plan('Name\tExtension\tMobile\nJuno Marchetti\t206\t+12075550166\nNoor Haldane\t212\t');
+    const phonesAs = (use: MobileUse) => takeInBody(planned, people, use).map(({ phones }) => phones);
+    const mobile = { type: 'outside', number: '+12075550166', seconds: 12, accept: true };
+    expect(phonesAs('texts')).toEqual([undefined]);
+    expect(phonesAs('rings')).toEqual([[{ type: 'desk', seconds: 12 }, mobile]]);
+    expect(phonesAs('onCall')).toEqual([
+      [
+        { type: 'desk', seconds: 12 },
+        { ...mobile, onCallOnly: true },
+      ],
+    ]);
+    const known = plan('Name\tMobile\nNoor Haldane\t+12075550166');
+    const noorWith = [{ ...noor, mobile: '+12075550166', phones: [...noor.phones, mobile] } as Person];
+    expect(takeInBody(known, people, 'rings')).toMatchObject([{ id: noor.id, phones: [...noor.phones, mobile] }]);
+    expect(
+      takeInBody(planTakeIn(readPeopleTable('Name\tMobile\nNoor Haldane\t+12075550166'), noorWith), noorWith, 'rings'),
+    ).toEqual([]);
   });
 
   it('are known by their e-mail address when the name was changed', () => {

@@ -1,7 +1,16 @@
 export { isFormula, readTable, writeCsv, type Table } from './csv';
 export { isVcard, readVcards, writeVcards } from './vcard';
 export { readPeopleTable, writePeopleCsv, type FoundPerson } from './peopleTable';
-export { mostTakenIn, planTakeIn, takeInBody, type Planned, type TakenField, type TakeInProblem } from './takeIn';
+export {
+  mobileUses,
+  mostTakenIn,
+  planTakeIn,
+  takeInBody,
+  type MobileUse,
+  type Planned,
+  type TakenField,
+  type TakeInProblem,
+} from './takeIn';
 export { readSsml, writeSsml, type ReadSsml, type SsmlGreeting, type SsmlProblem } from './ssml';
 export { describeSsmlProblem } from './words/ssml.en';
 export { describeField, describeTakeInProblem } from './words/en';

@@ -4,11 +4,16 @@ import {
   extensionTakenBy,
   longestEmail,
   longestName,
+  mostPhones,
   nextFreeExtension,
+  personDefaults,
+  phoneSeconds,
   readPhoneNumber,
   type Country,
+  type E164,
   type Person,
   type PersonId,
+  type PersonPhone,
 } from '../directory';
 import { folded } from '../line';
 import { isFormula } from './csv';
@@ -80,16 +85,39 @@ function knownBy(people: readonly Person[]): Known {
   return ({ name, email }) => byName.get(folded(name)) ?? (email === '' ? undefined : byEmail.get(folded(email)));
 }
 
-/** What the server is asked to take in. */
-export function takeInBody(
-  planned: readonly Planned[],
-): readonly (Partial<TakenFields> & { readonly id?: PersonId })[] {
-  return planned.flatMap((plan): (Partial<TakenFields> & { readonly id?: PersonId })[] => {
-    if (plan.type === 'add') return [plan.fields];
-    if (plan.type !== 'change') return [];
-    const changes = Object.fromEntries(plan.changed.map((field) => [field, plan.fields[field]]));
-    return [{ id: plan.id, ...changes }];
+/** What mobiles that are taken in are for: texts alone, or to be rung too, always or only when on call. */
+export const mobileUses = ['texts', 'rings', 'onCall'] as const;
+export type MobileUse = (typeof mobileUses)[number];
+
+export type TakenIn = Partial<TakenFields> & {
+  readonly id?: PersonId;
+  readonly phones?: readonly PersonPhone[];
+};
+
+/** What the server is asked to take in. A mobile that is to be rung comes after the phones somebody has. */
+export function takeInBody(planned: readonly Planned[], people: readonly Person[], use: MobileUse): readonly TakenIn[] {
+  return planned.flatMap((plan): readonly TakenIn[] => {
+    const known = plan.type === 'add' ? undefined : 'id' in plan && people.find(({ id }) => id === plan.id);
+    if (plan.type === 'wrong') return [];
+    const phones = use === 'texts' ? null : phonesWith(plan.fields.mobile, known || personDefaults, use);
+    if (plan.type === 'add') return [{ ...plan.fields, ...(phones && { phones }) }];
+    const changed = plan.type === 'change' ? plan.changed : [];
+    if (changed.length === 0 && !phones) return [];
+    const changes = Object.fromEntries(changed.map((field) => [field, plan.fields[field]]));
+    return [{ id: plan.id, ...changes, ...(phones && { phones }) }];
   });
+}
+
+/** The phones of somebody and their mobile; null where it is none, is among them or there is no room. */
+function phonesWith(
+  mobile: string,
+  { phones }: Pick<Person, 'phones'>,
+  use: Exclude<MobileUse, 'texts'>,
+): readonly PersonPhone[] | null {
+  const isAmong = phones.some((phone) => phone.type === 'outside' && phone.number === mobile);
+  if (mobile === '' || isAmong || phones.length >= mostPhones) return null;
+  const rings = { type: 'outside', number: mobile as E164, seconds: phoneSeconds.usual, accept: true } as const;
+  return [...phones, use === 'onCall' ? { ...rings, onCallOnly: true } : rings];
 }
 
 function planOne(

@@ -47,7 +47,7 @@ const outside = z.discriminatedUnion('type', [
 export const tellSchema = z.array(z.strictObject({ personId: id(personId), by: z.enum(tellWays) })).max(mostTold);
 
 const step = z.discriminatedUnion('type', [
-  z.strictObject({ type: z.literal('ring'), personId: id(personId), ...ringing }),
+  z.strictObject({ type: z.literal('ring'), personId: id(personId), ...ringing, onCall: z.boolean().optional() }),
   z.strictObject({ type: z.literal('ringOutside'), to: outside, accept: z.boolean(), ...ringing }),
   z.strictObject({
     type: z.literal('ringGroup'),

@@ -26,7 +26,12 @@ interface Ringing {
 }
 
 /** Rings a person, through their phones in their order; nobody answering lets the next step run. */
-export type RingStep = Ringing & { readonly type: 'ring'; readonly personId: PersonId };
+export type RingStep = Ringing & {
+  readonly type: 'ring';
+  readonly personId: PersonId;
+  /** Whether phones that are for on call only ring too; left out when not. */
+  readonly onCall?: boolean;
+};
 
 /** Rings an outside number; nobody answering lets the next step run. */
 export type RingOutsideStep = Ringing & {

@@ -1,6 +1,6 @@
 import type { Ask, CallScript } from '../call';
-import { findByKeypad, spellingsOf, type Person } from '../directory';
-import { isWorkingAt } from '../hours';
+import { findByKeypad, phonesRung, spellingsOf, works, type Person } from '../directory';
+import { isWorkingAt, type HoursId } from '../hours';
 import { isKey, type Key } from '../line';
 
 /**
@@ -10,12 +10,12 @@ import { isKey, type Key } from '../line';
 export function keysToSomebody(script: CallScript, ask: Ask, atMs: number): readonly Key[] | undefined {
   if (ask.what === 'choice') return ['1'];
   const found = script.people.flatMap((person): readonly Found[] => {
-    const works = worksAt(script, person, atMs);
+    const isThere = worksAt(script, person, atMs);
     if (ask.what === 'extension')
-      return person.extension === '' ? [] : [{ keys: person.extension, works, alone: true }];
+      return person.extension === '' ? [] : [{ keys: person.extension, works: isThere, alone: true }];
     if (!person.inDirectory) return [];
     return spellingsOf(person, ask.by).map((keys) => {
-      return { keys, works, alone: findByKeypad(script.people, keys, ask.by).length === 1 };
+      return { keys, works: isThere, alone: findByKeypad(script.people, keys, ask.by).length === 1 };
     });
   });
   const best = found.find(({ works, alone }) => works && alone) ?? found.find(({ works }) => works) ?? found[0];
@@ -28,9 +28,11 @@ interface Found {
   readonly alone: boolean;
 }
 
-function worksAt({ hours, lines, lineId }: CallScript, { hoursId, phones }: Person, atMs: number): boolean {
-  if (phones.length === 0) return false;
-  const kept = hoursId && hours.find(({ id }) => id === hoursId);
+function worksAt({ hours, lines, lineId }: CallScript, person: Person, atMs: number): boolean {
   const zone = lines.find(({ id }) => id === lineId)?.timeZone ?? 'UTC';
-  return !kept || isWorkingAt(kept, zone, atMs);
+  const keeps = (hoursId: HoursId): boolean => {
+    const kept = hours.find(({ id }) => id === hoursId);
+    return !kept || isWorkingAt(kept, zone, atMs);
+  };
+  return phonesRung(person).length > 0 && works(person, keeps);
 }

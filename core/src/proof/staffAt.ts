@@ -1,4 +1,4 @@
-import { memberPhone, type Group, type Person, type Queue } from '../directory';
+import { membersAtWork, phonesRung, works, type Group, type PersonPhone, type Queue } from '../directory';
 import { isWorkingAt, type Hours, type HoursId } from '../hours';
 import { pathGraph, reachedIn, stepsThatRun, type PathGraph, type PlacedPath, type Slot, type Step } from '../line';
 import { answeringMoments, type AnsweringAt } from './moments';
@@ -39,16 +39,9 @@ const ringsReached = remember((graph: PathGraph, answering: readonly AnsweringAt
   );
 });
 
-/** Whether anybody whom a step rings works at one of some moments. */
+/** Whether anybody whom a step rings works at one of some moments; a step that rings nobody at all is another matter. */
 export function someoneWorks(subject: ProofSubject, step: ReachedRing['step'], moments: readonly number[]): boolean {
-  const rung = rungBy(subject, step);
-  if (!rung) return true;
-  const { line, allHours } = subject;
-  const keeps = (hoursId: HoursId | null, atMs: number): boolean => {
-    const hours = hoursId && allHours.find(({ id }) => id === hoursId);
-    return !hours || isWorking(hours, zoneOf(line), atMs);
-  };
-  return moments.some((atMs) => keeps(rung.hoursId, atMs) && rung.people.some(({ hoursId }) => keeps(hoursId, atMs)));
+  return moments.some((atMs) => rungAt(subject, step, atMs)?.length !== 0);
 }
 
 const isWorking = rememberByMoment();
@@ -66,34 +59,37 @@ function rememberByMoment(): (hours: Hours, zone: string, atMs: number) => boole
   };
 }
 
-/** Those of whom a step rings only a phone on a desk, at a moment, as far as they work then. */
+/** Whether all whom a step rings at a moment are rung on the phone on their desk, and keep no hours of their own. */
 export function desksOnly(subject: ProofSubject, step: ReachedRing['step'], atMs: number): boolean {
-  const rung = rungBy(subject, step);
-  if (!rung || rung.people.length === 0 || !someoneWorks(subject, step, [atMs])) return false;
-  return rung.people.every((person) => {
-    const phones = rung.on === null ? person.phones : [memberPhone(person, rung.on)];
-    return phones.every((phone) => phone?.type !== 'outside') && person.hoursId === null;
-  });
+  const rung = rungAt(subject, step, atMs) ?? [];
+  return rung.length > 0 && rung.every(({ phones, hoursId }) => hoursId === null && phones.every(isOnDesk));
 }
+
+const isOnDesk = ({ type }: PersonPhone): boolean => type === 'desk';
 
 interface Rung {
+  readonly phones: readonly PersonPhone[];
+  /** The hours that decide whether they are rung. */
   readonly hoursId: HoursId | null;
-  readonly people: readonly Pick<Person, 'phones' | 'hoursId'>[];
-  /** On which of their phones; null for all, in their order. */
-  readonly on: Group['ringsOn'] | null;
 }
 
-function rungBy(subject: ProofSubject, step: ReachedRing['step']): Rung | undefined {
+/** Whom a step rings at a moment; undefined when it is for nobody that there is. */
+function rungAt(subject: ProofSubject, step: ReachedRing['step'], atMs: number): readonly Rung[] | undefined {
   const people = peopleById(subject.people);
+  const { line, allHours } = subject;
+  const keeps = (hoursId: HoursId): boolean => {
+    const hours = allHours.find(({ id }) => id === hoursId);
+    return !hours || isWorking(hours, zoneOf(line), atMs);
+  };
   if (step.type === 'ring') {
     const person = people.get(step.personId);
-    return person && { hoursId: null, people: [person], on: null };
+    const phones = person && phonesRung(person, step.onCall);
+    return person && phones && (works(person, keeps) && phones.length > 0 ? [{ phones, hoursId: person.hoursId }] : []);
   }
   const all: readonly (Group | Queue)[] = step.type === 'ringGroup' ? subject.groups : subject.queues;
   const id = step.type === 'ringGroup' ? step.groupId : step.queueId;
   const group = all.find((each) => each.id === id);
   if (!group || group.members.length === 0) return undefined;
-  const members = group.members.flatMap(({ personId }) => people.get(personId) ?? []);
-  const kept = group.workingOnly ? members : members.map(({ phones }) => ({ phones, hoursId: null }));
-  return { hoursId: group.hoursId, people: kept, on: group.ringsOn };
+  const atWork = membersAtWork(group, (personId) => people.get(personId), keeps);
+  return atWork.map(({ person, phone }) => ({ phones: [phone], hoursId: group.workingOnly ? person.hoursId : null }));
 }

@@ -106,8 +106,12 @@ function read({ phones, mobile, ...others }: Changes, country: Country | undefin
   };
 }
 
-function phoneOf({ type, seconds, number, accept }: PersonPhoneDto, country: Country | undefined): PersonPhone {
-  if (type === 'desk') return { type, seconds };
+function phoneOf(
+  { type, seconds, number, accept, onCallOnly }: PersonPhoneDto,
+  country: Country | undefined,
+): PersonPhone {
+  const when = onCallOnly ? ({ onCallOnly } as const) : {};
+  if (type === 'desk') return { type, seconds, ...when };
   if (number === undefined) throw invalid([{ at: 'phones', says: 'An outside phone needs a number.' }]);
-  return { type, seconds, number: phoneNumberOf(number, country), accept: accept ?? true };
+  return { type, seconds, number: phoneNumberOf(number, country), accept: accept ?? true, ...when };
 }

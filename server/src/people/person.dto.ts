@@ -41,6 +41,10 @@ export class PersonPhoneDto {
   /** For an outside phone: whether they must press 1 to take the call. */
   @YesNoField({ name: 'Press 1 to accept', optional: true })
   accept?: boolean;
+
+  /** Whether it rings only for groups and steps that are for on call. */
+  @YesNoField({ name: 'Only when on call', optional: true })
+  onCallOnly?: boolean;
 }
 
 class PersonDetailsDto {

@@ -107,6 +107,7 @@ const notAnsweredWords: Readonly<Record<NotAnswered, (name: string) => string>> 
   nobody: (name) => `${name} has no members`,
   deleted: (name) => `${name} cannot be rung`,
   notWorking: (name) => `${name} is not working now`,
+  onCallOnly: (name) => `${name} has only phones for when they are on call`,
   notAccepted: (name) => `${name} did not press 1`,
   notANumber: () => 'That is no telephone number; it is passed over',
   ownNumber: () => 'That is the line’s own number; it is passed over',

@@ -1,5 +1,12 @@
 import { Text } from '@chakra-ui/react';
-import { countryOf, exampleNumber, readPhoneNumber, showPhoneNumber, type Person } from '@locutor/core/directory';
+import {
+  countryOf,
+  exampleNumber,
+  phonesRung,
+  readPhoneNumber,
+  showPhoneNumber,
+  type Person,
+} from '@locutor/core/directory';
 import {
   longestRingSeconds,
   longestTypedNumber,
@@ -36,7 +43,21 @@ export function RingDetails({ step, of, onChange }: DetailProps<RingStep>) {
         onChange={(value) => onChange({ ...step, personId: value as typeof step.personId })}
       />{' '}
       <RingSeconds step={step} of={of} onChange={onChange} />
-      {person && <Quiet>{phonesInWords(person, step.seconds)}</Quiet>}
+      {person && <Quiet>{phonesInWords(phonesRung(person, step.onCall), step.seconds)}</Quiet>}
+      {(step.onCall || person?.phones.some(({ onCallOnly }) => onCallOnly)) && (
+        <>
+          ,{' '}
+          <InlineSelect
+            label={`Which phones ring by ${of}`}
+            value={step.onCall ? 'onCall' : 'usual'}
+            choices={[
+              { value: 'usual', label: 'but not the phones for on call' },
+              { value: 'onCall', label: 'also the phones for on call' },
+            ]}
+            onChange={(value) => onChange({ ...step, onCall: value === 'onCall' })}
+          />
+        </>
+      )}
       <RingExtras step={step} of={of} onChange={onChange} />
     </>
   );
@@ -224,9 +245,10 @@ function Quiet({ children }: { readonly children: ReactNode }) {
 }
 
 /** Through which phones a person is reached, where it is more than the one on their desk. */
-function phonesInWords({ phones }: Person, seconds: number | null): string {
+function phonesInWords(phones: Person['phones'], seconds: number | null): string {
   const first = phones[0];
-  if (phones.length === 1 && first?.type === 'desk') return '';
+  if (!first) return ' (only rung when on call)';
+  if (phones.length === 1 && first.type === 'desk') return '';
   let at = 0;
   const words = phones.map((phone, index) => {
     const name = phone.type === 'desk' ? 'desk' : showPhoneNumber(phone.number);

@@ -25,7 +25,7 @@ export function describeStep(step: Step, attendant: Attendant, names: Names): st
   const name = (id: string): string => nameOfId(names, id);
   switch (step.type) {
     case 'ring':
-      return `ring ${name(step.personId)} ${describeSeconds(step.seconds)}`;
+      return `ring ${name(step.personId)} ${describeSeconds(step.seconds)}${step.onCall ? ', phones for on call too' : ''}`;
     case 'ringOutside':
       return `ring ${describeOutside(step.to, names)} ${describeSeconds(step.seconds)}`;
     case 'ringGroup':

@@ -1,4 +1,4 @@
-import type { Person } from '../../directory';
+import { phonesRung, type Person } from '../../directory';
 import { ownVoicemailSeconds, type Step } from '../../line';
 import { withStep } from '../mend';
 import { peopleById } from '../people';
@@ -25,7 +25,8 @@ export const ownVoicemail: Rule<'ownVoicemail'> = {
 function ringsOutsideSeconds(step: Step, people: readonly Person[]): number {
   if (step.type === 'ringOutside') return step.accept ? 0 : (step.seconds ?? 0);
   if (step.type !== 'ring' || step.seconds === null) return 0;
-  const phones = peopleById(people).get(step.personId)?.phones ?? [];
+  const person = peopleById(people).get(step.personId);
+  const phones = person ? phonesRung(person, step.onCall) : [];
   let left: number = step.seconds;
   let longest = 0;
   phones.forEach((phone, index) => {

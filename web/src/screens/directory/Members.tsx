@@ -156,7 +156,8 @@ function MemberRow({ member, index, person, isMeant, ringsOn, hasTier, onMove, o
 /** On which phone a member is rung. */
 function phoneWords(person: Person, ringsOn: RingsOn): string {
   const phone = memberPhone(person, ringsOn);
-  return phone?.type === 'outside' ? showPhoneNumber(phone.number) : person.extension;
+  if (!phone) return 'only when on call';
+  return phone.type === 'outside' ? showPhoneNumber(phone.number) : person.extension;
 }
 
 interface AddProps {

@@ -59,6 +59,7 @@ export function MembershipLines<Row extends Membership & { name: string; order: 
               choices={[
                 { value: 'desk', label: 'the phones on their desks' },
                 { value: 'outside', label: 'their outside phones' },
+                { value: 'onCall', label: 'their phones for when they are on call' },
               ]}
               onChange={(value) => onChange({ ringsOn: value as Membership['ringsOn'] })}
             />

@@ -76,6 +76,11 @@ export function PersonDetails({ person, onChange }: Props) {
   );
 }
 
+/** A phone that rings when its person is on call only, or at any call. */
+function onCallOnly({ onCallOnly: _, ...phone }: PersonPhone, is: boolean): PersonPhone {
+  return is ? { ...phone, onCallOnly: true } : phone;
+}
+
 const Line = ({ children }: { readonly children: ReactNode }) => <Box>{children}</Box>;
 
 /** The phones in the order they are tried, each with how long it rings before the next. */
@@ -120,6 +125,15 @@ function Phones({ person: { name, phones }, onChange }: Props) {
                   { value: 'connect', label: '(no key needed)' },
                 ]}
                 onChange={(value) => put(index, { ...phone, accept: value === 'accept' })}
+              />{' '}
+              <InlineSelect
+                label={`When phone ${index + 1} of ${name} rings`}
+                value={phone.onCallOnly ? 'onCall' : 'always'}
+                choices={[
+                  { value: 'always', label: 'at any call' },
+                  { value: 'onCall', label: 'only when on call' },
+                ]}
+                onChange={(value) => put(index, onCallOnly(phone, value === 'onCall'))}
               />{' '}
             </>
           )}

@@ -4,11 +4,13 @@ import {
   describeField,
   describeTakeInProblem,
   isVcard,
+  mobileUses,
   mostTakenIn,
   planTakeIn,
   readPeopleTable,
   readVcards,
   takeInBody,
+  type MobileUse,
   type Planned,
   type TakenField,
 } from '@locutor/core/formats';
@@ -17,6 +19,7 @@ import { Link, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../../api/client';
 import { usePeople } from '../../api/resources';
+import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone } from '../../parts/notices';
 import { useCountry } from '../../parts/useCountry';
 import { readTextFile } from './readTextFile';
@@ -35,7 +38,9 @@ export function TakeIn() {
   const found = useMemo(() => (isVcard(text) ? readVcards(text) : readPeopleTable(text, country)), [text, country]);
   const planned = useMemo(() => planTakeIn(found, people, country), [found, people, country]);
   const lostZeros = found.filter(({ mobile }) => hasLostZero(mobile, country)).map(({ row }) => row);
-  const body = takeInBody(planned);
+  const [use, setUse] = useState<MobileUse>('texts');
+  const body = takeInBody(planned, people, use);
+  const hasMobiles = planned.some(({ type, fields: { mobile } }) => type !== 'wrong' && mobile !== '');
   const read = (next: string): void => {
     setProblem(next.length > largestText ? 'That is too much at once: at most two million characters.' : null);
     setText(next.slice(0, largestText));
@@ -112,6 +117,18 @@ export function TakeIn() {
         </Text>
       )}
       {planned.length > 0 && <Preview planned={planned} lostZeros={lostZeros} />}
+      {hasMobiles && (
+        <Text mt="3">
+          Their mobiles are{' '}
+          <InlineSelect
+            label="What their mobiles are for"
+            value={use}
+            choices={mobileUses.map((value) => ({ value, label: mobileUseWords[value] }))}
+            onChange={(value) => setUse(value as MobileUse)}
+          />
+          .
+        </Text>
+      )}
       {planned.length > 0 && (
         <Button mt="3" colorPalette="petrol" disabled={body.length === 0} onClick={() => void takeIn()}>
           {body.length === 0 ? 'Nothing to take in' : `Take in ${body.length} of ${planned.length}`}
@@ -120,6 +137,12 @@ export function TakeIn() {
     </Box>
   );
 }
+
+const mobileUseWords: Readonly<Record<MobileUse, string>> = {
+  texts: 'for texts only',
+  rings: 'rung too, after the phones they have, and they press 1 to answer',
+  onCall: 'rung when they are on call, and they press 1 to answer',
+};
 
 const fields: readonly TakenField[] = ['name', 'extension', 'email', 'mobile'];
 const kinds: Readonly<Record<Planned['type'], string>> = {
