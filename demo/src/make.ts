@@ -88,6 +88,13 @@ async function fill(ask: Ask, url: string): Promise<void> {
   for (const message of messages) await leaveMessage(ask, url, cast, message);
 }
 
+/** Callers who want somebody reach the front desk. */
+async function nameOperator(ask: Ask, { id }: Line, { id: operatorId }: Group): Promise<void> {
+  const lines = await ask<(Line & { revision: number })[]>('GET', '/api/lines');
+  const revision = lines.find((line) => line.id === id)?.revision;
+  await ask('PATCH', `/api/lines/${id}`, { revision, operatorId });
+}
+
 async function castOf(ask: Ask, line: Line): Promise<Cast> {
   const people = await ask<Person[]>('GET', '/api/people');
   const moorings = await ask<Greeting>('POST', '/api/greetings', {
@@ -108,6 +115,7 @@ async function castOf(ask: Ask, line: Line): Promise<Cast> {
   const person = (name: StaffName): Person['id'] => named(people, name).id;
   const made: Group[] = [];
   for (const group of groups) made.push(await ask<Group>('POST', '/api/groups', bodyOf(group, person)));
+  await nameOperator(ask, line, named(made, 'Front desk'));
   const queue = await ask<Queue>('POST', '/api/queues', bodyOf(launchLine, person));
   const outside = await ask<Contact[]>('GET', '/api/contacts');
   const lists = await ask<CallerList[]>('GET', '/api/caller-lists');

@@ -101,7 +101,7 @@ function pathsOf({ person, group, launchLine, box, contact }: Cast) {
   return {
     message,
     frontDesk: [{ type: 'followPath', pathId: frontDesk }],
-    frontDeskSteps: [...ringGroup('Front desk'), ...message('Office')],
+    frontDeskSteps: [{ ...ringDefaults, type: 'ringOperator', seconds: 24 }, ...message('Office')],
     urgent: [{ type: 'followPath', pathId: urgent }],
     urgentSteps: [
       { type: 'say', spoken: { type: 'typed', words: 'Stay on the line. We are calling the yard.' } },

@@ -137,8 +137,8 @@ describe('a colleague who leaves', () => {
     expect(uses).toContain('the owner of the box Office');
     expect((await ask('get', '/api/uses')).body[noor.id]).toEqual(uses);
     const { body } = await ask('post', '/api/replacements', { from: noor.id, to: priya.id });
-    // The path in the draft stays one on air; owning the box and being told are the other's.
-    expect(body.replaced).toBe(2);
+    // The path in the draft stays one on air; owning the box, being told and operating the line are the other's.
+    expect(body.replaced).toBe(3);
     expect(body.left.every((use: string) => use.endsWith('on air'))).toBe(true);
     expect((await ask('get', '/api/boxes')).body[0]).toMatchObject({
       ownerId: priya.id,

@@ -2,6 +2,7 @@ import {
   slotOfAnswer,
   type LineId,
   type RecordStep,
+  type RingOperatorStep,
   type RingGroupStep,
   type RingOutsideStep,
   type RingStep,
@@ -9,6 +10,7 @@ import {
   type Slot,
   type Step,
 } from '../line';
+import { groupId } from '../directory';
 import type { Answer } from '../hours';
 import { unreachable } from '../result';
 import { ask } from './ask';
@@ -63,6 +65,8 @@ function takeStep(run: Run, step: Step, place: Place, after: Place): Taken {
   switch (step.type) {
     case 'ring':
       return ringPerson(run, step, place, after);
+    case 'ringOperator':
+      return ringOperator(run, step, place, after);
     case 'ringOutside':
       return ringOutside(run, step, place, after);
     case 'ringGroup':
@@ -133,6 +137,14 @@ function ringPerson(run: Run, step: RingStep, place: Place, after: Place): Taken
     onCall,
     unanswered: { type: 'path', place: after },
   });
+}
+
+/** Rings whoever operates the line that the caller is with; goes on where nobody is named. */
+function ringOperator(run: Run, { type: _, ...ringing }: RingOperatorStep, place: Place, after: Place): Taken {
+  const { operatorId } = lineOf(run).script;
+  if (groupId.is(operatorId))
+    return ringGroupOf(run, { type: 'ringGroup', groupId: operatorId, ...ringing }, place, after);
+  return operatorId ? ringPerson(run, { type: 'ring', personId: operatorId, ...ringing }, place, after) : 'goesOn';
 }
 
 function ringOutside(run: Run, step: RingOutsideStep, place: Place, after: Place): Taken {

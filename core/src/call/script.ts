@@ -1,7 +1,15 @@
 import type { Box, CallerList, Contact, E164, Group, Person, Queue } from '../directory';
 import type { Hours, Switch, TimeZone } from '../hours';
 import type { SpokenFacts } from '../speech';
-import { saidHours, type Attendant, type Greeting, type HoldMusicId, type LineId, type RecordedTake } from '../line';
+import {
+  saidHours,
+  type Attendant,
+  type Greeting,
+  type HoldMusicId,
+  type LineId,
+  type OperatorId,
+  type RecordedTake,
+} from '../line';
 
 /** A line as a call sees it. */
 export interface LineScript {
@@ -12,6 +20,8 @@ export interface LineScript {
   readonly timeZone: TimeZone;
   readonly hours: Hours;
   readonly attendant: Attendant;
+  /** Who operates the line; null for nobody yet. */
+  readonly operatorId: OperatorId | null;
   /** The switch last set; null where none is. */
   readonly switched: Switch | null;
 }

@@ -1,3 +1,4 @@
+import { personId } from '../directory';
 import {
   answering,
   attendant,
@@ -12,6 +13,7 @@ import {
   line,
   mainLine,
   message,
+  moorings,
   names,
   noor,
   nuisance,
@@ -103,6 +105,21 @@ const outside = (number: string, accept = false): Path[number] => ({
 });
 
 describe('ringing a person', () => {
+  it('rings the operator of the line, a person or a group; where nobody is named the path goes on', () => {
+    const path: Path = [{ ...ringDefaults, type: 'ringOperator' }, ...message];
+    const withOperator = (operatorId: CallScript['lines'][number]['operatorId']): readonly string[] => {
+      const by = answering(path, { groups: [moorings] });
+      const lines = by.lines.map((each) => ({ ...each, operatorId }));
+      return runTrial({ ...by, lines }, quiet).transcript.flatMap((entry) =>
+        entry.type === 'ringing' ? [phoneName(entry.phone)] : entry.type === 'recording' ? ['message'] : [],
+      );
+    };
+    expect(withOperator(noor.id)).toEqual(['Noor’s desk', 'message']);
+    expect(withOperator(moorings.id).slice(0, 2)).toEqual(['Priya’s desk', 'Wendell’s desk']);
+    expect(withOperator(null)).toEqual(['message']);
+    expect(withOperator(personId.create('gone'))).toEqual(['message']);
+  });
+
   it('rings phones for on call only where the step says so', () => {
     const mobile = { type: 'outside', number: '+12075550191', seconds: 12, accept: false, onCallOnly: true } as const;
     const both = { ...noor, phones: [{ type: 'desk', seconds: 12 }, mobile] } as const;

@@ -48,6 +48,7 @@ export const tellSchema = z.array(z.strictObject({ personId: id(personId), by: z
 
 const step = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('ring'), personId: id(personId), ...ringing, onCall: z.boolean().optional() }),
+  z.strictObject({ type: z.literal('ringOperator'), ...ringing, seconds: ringSeconds }),
   z.strictObject({ type: z.literal('ringOutside'), to: outside, accept: z.boolean(), ...ringing }),
   z.strictObject({
     type: z.literal('ringGroup'),

@@ -8,7 +8,7 @@ export {
   type NamedPathId,
   type SheetId,
 } from './ids';
-export { longestAddress, type Line } from './line';
+export { isOperatorId, longestAddress, type Line, type OperatorId } from './line';
 export {
   pathGraph,
   placedPaths,
@@ -58,6 +58,7 @@ export {
   type Path,
   type RecordStep,
   type RingGroupStep,
+  type RingOperatorStep,
   type RingOutsideStep,
   type RingStep,
   type SayStep,

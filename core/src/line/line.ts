@@ -1,4 +1,4 @@
-import type { E164 } from '../directory';
+import { groupId, personId, type E164, type GroupId, type PersonId } from '../directory';
 import type { HoursId, TimeZone } from '../hours';
 import type { LineId } from './ids';
 
@@ -16,6 +16,14 @@ export interface Line {
   readonly serviceUntil: string | null;
   /** The address on record where emergency services find whoever calls them from the line; empty for none yet. */
   readonly emergencyAddress: string;
+  /** Who operates the line: the person or group to whom key 0 leads, and whoever wants somebody. Null for nobody yet. */
+  readonly operatorId: OperatorId | null;
+}
+
+export type OperatorId = PersonId | GroupId;
+
+export function isOperatorId(value: unknown): value is OperatorId {
+  return personId.is(value) || groupId.is(value);
 }
 
 export const longestAddress = 200;

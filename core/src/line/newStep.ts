@@ -40,6 +40,8 @@ export function newStep(type: StepType, { instead, near, there }: Around): Step 
   switch (type) {
     case 'ring':
       return { type, personId: unchosen(personId), ...ringingOf(instead) };
+    case 'ringOperator':
+      return { type, ...ringingOf(instead) };
     case 'ringGroup':
       return { type, groupId: onlyOne(there.groups, groupId), ...ringingOf(instead), seconds: null };
     case 'waitInQueue':

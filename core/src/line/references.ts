@@ -98,6 +98,8 @@ export function refersTo(step: Step): readonly ReferredId[] {
   switch (step.type) {
     case 'ring':
       return [step.personId, ...inHearing(step.hear), ...idsInWords(step.before)];
+    case 'ringOperator':
+      return [...inHearing(step.hear), ...idsInWords(step.before)];
     case 'ringOutside':
       return [...inOutside(step.to), ...inHearing(step.hear), ...idsInWords(step.before)];
     case 'ringGroup':

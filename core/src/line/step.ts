@@ -33,6 +33,13 @@ export type RingStep = Ringing & {
   readonly onCall?: boolean;
 };
 
+/** Rings whoever operates the line, a person or a group; nobody answering, or nobody named, lets the next step run. */
+export type RingOperatorStep = Omit<Ringing, 'seconds'> & {
+  readonly type: 'ringOperator';
+  /** 5 to 300 s. */
+  readonly seconds: number;
+};
+
 /** Rings an outside number; nobody answering lets the next step run. */
 export type RingOutsideStep = Ringing & {
   readonly type: 'ringOutside';
@@ -141,6 +148,7 @@ export interface HangUpStep {
 
 export type Step =
   | RingStep
+  | RingOperatorStep
   | RingOutsideStep
   | RingGroupStep
   | WaitInQueueStep
@@ -187,6 +195,7 @@ export function alwaysEnds(step: Step): boolean {
     case 'ring':
     case 'ringOutside':
       return step.seconds === null;
+    case 'ringOperator':
     case 'ringGroup':
     case 'waitInQueue':
     case 'say':

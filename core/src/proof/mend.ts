@@ -39,7 +39,8 @@ export function pathFix(subject: ProofSubject, slot: Slot, path: Path): { readon
   return ended ? { fix: { type: 'setPath', slot, path: ended } } : {};
 }
 
-function endedPath(subject: ProofSubject, slot: Slot, path: Path): Path | undefined {
+/** A path, brought to an end by taking a message where it does not end by itself; undefined where that cannot be. */
+export function endedPath(subject: ProofSubject, slot: Slot, path: Path): Path | undefined {
   if (pathEnds(subject.attendant, endingIn(slot, path))) return path;
   const box = boxFor(subject, slot, path);
   return box && [...path, { type: 'takeMessage', boxId: box.id, ...messageDefaults }];

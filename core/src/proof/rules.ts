@@ -30,6 +30,7 @@ import { noWayOut } from './rules/noWayOut';
 import { noWayToPerson } from './rules/noWayToPerson';
 import { noWords } from './rules/noWords';
 import { nobodyThere } from './rules/nobodyThere';
+import { noOperator } from './rules/noOperator';
 import { nobodyWorking } from './rules/nobodyWorking';
 import { notANumber } from './rules/notANumber';
 import { notChosen } from './rules/notChosen';
@@ -66,6 +67,7 @@ export const rules = [
   notChosen,
   toDeleted,
   nobodyThere,
+  noOperator,
   noFallback,
   noWords,
   recordingSilent,

@@ -58,19 +58,26 @@ function textsOfSteps(attendant: Attendant): readonly SpokenText[] {
     const sheetId = sheetOfSlot(slot);
     return attendant.sheets.find(({ id }) => id === sheetId)?.voice ?? attendant.voice;
   };
-  return stepsOf({ attendant }, 'say', 'hangUp', 'ring', 'ringGroup', 'ringOutside', 'handOver').flatMap(
-    ({ step, slot, stepIndex }) => {
-      const words =
-        step.type === 'say'
-          ? step.spoken.type === 'typed'
-            ? step.spoken.words
-            : ''
-          : step.type === 'hangUp'
-            ? step.words
-            : step.before;
-      return words === '' ? [] : [text({ type: 'path', slot, stepIndex }, words, voiceAt(slot))];
-    },
-  );
+  return stepsOf(
+    { attendant },
+    'say',
+    'hangUp',
+    'ring',
+    'ringOperator',
+    'ringGroup',
+    'ringOutside',
+    'handOver',
+  ).flatMap(({ step, slot, stepIndex }) => {
+    const words =
+      step.type === 'say'
+        ? step.spoken.type === 'typed'
+          ? step.spoken.words
+          : ''
+        : step.type === 'hangUp'
+          ? step.words
+          : step.before;
+    return words === '' ? [] : [text({ type: 'path', slot, stepIndex }, words, voiceAt(slot))];
+  });
 }
 
 function text(at: FindingPlace, typed: string, voice: VoiceId, part: SpokenText['part'] = null): SpokenText {

@@ -11,7 +11,7 @@ import type { ProofSubject } from './rule';
 export interface ReachedRing {
   readonly slot: Slot;
   readonly stepIndex: number;
-  readonly step: Extract<Step, { type: 'ring' | 'ringGroup' | 'waitInQueue' }>;
+  readonly step: Extract<Step, { type: 'ring' | 'ringOperator' | 'ringGroup' | 'waitInQueue' }>;
   /** By whatever answers: the moments at which a call may come there, and those of them at which nothing runs. */
   readonly when: readonly Pick<AnsweringAt, 'moments' | 'closed'>[];
 }
@@ -32,12 +32,13 @@ const ringsReached = remember((graph: PathGraph, answering: readonly AnsweringAt
   }
   return [...reached].flatMap(([{ slot, path }, when]) =>
     stepsThatRun(path).flatMap((step, stepIndex): ReachedRing[] =>
-      step.type === 'ring' || step.type === 'ringGroup' || step.type === 'waitInQueue'
-        ? [{ slot, stepIndex, step, when }]
-        : [],
+      isRinging(step) ? [{ slot, stepIndex, step, when }] : [],
     ),
   );
 });
+
+const isRinging = (step: Step): step is ReachedRing['step'] =>
+  ['ring', 'ringOperator', 'ringGroup', 'waitInQueue'].includes(step.type);
 
 /** Whether anybody whom a step rings works at one of some moments; a step that rings nobody at all is another matter. */
 export function someoneWorks(subject: ProofSubject, step: ReachedRing['step'], moments: readonly number[]): boolean {
@@ -81,13 +82,14 @@ function rungAt(subject: ProofSubject, step: ReachedRing['step'], atMs: number):
     const hours = allHours.find(({ id }) => id === hoursId);
     return !hours || isWorking(hours, zoneOf(line), atMs);
   };
-  if (step.type === 'ring') {
-    const person = people.get(step.personId);
-    const phones = person && phonesRung(person, step.onCall);
+  const personId = step.type === 'ring' ? step.personId : step.type === 'ringOperator' ? line.operatorId : null;
+  const person = personId ? people.get(personId) : undefined;
+  if (person || step.type === 'ring') {
+    const phones = person && phonesRung(person, step.type === 'ring' && step.onCall);
     return person && phones && (works(person, keeps) && phones.length > 0 ? [{ phones, hoursId: person.hoursId }] : []);
   }
-  const all: readonly (Group | Queue)[] = step.type === 'ringGroup' ? subject.groups : subject.queues;
-  const id = step.type === 'ringGroup' ? step.groupId : step.queueId;
+  const all: readonly (Group | Queue)[] = step.type === 'waitInQueue' ? subject.queues : subject.groups;
+  const id = step.type === 'ringGroup' ? step.groupId : step.type === 'waitInQueue' ? step.queueId : line.operatorId;
   const group = all.find((each) => each.id === id);
   if (!group || group.members.length === 0) return undefined;
   const atWork = membersAtWork(group, (personId) => people.get(personId), keeps);

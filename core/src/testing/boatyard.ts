@@ -167,6 +167,7 @@ export const attendant: Attendant = {
 };
 
 export const line: LineScript = {
+  operatorId: null,
   id: mainLine,
   name: 'Larkspur Cove Boatyard',
   number: '+12075550140',

@@ -137,6 +137,10 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     edits: [{ type: 'removeSheet', sheetId: fuelId }],
     says: 'Key 2 of Welcome leads to something that was deleted.',
   },
+  noOperator: {
+    edits: [onKey1({ ...ringDefaults, type: 'ringOperator' }, ...leaveMessage)],
+    says: 'Key 1 of Welcome rings the operator, and nobody is named as that.',
+  },
   nobodyThere: {
     edits: [onKey1(ringGroup(emptyGroup.id), ...leaveMessage)],
     office: { groups: [emptyGroup] },

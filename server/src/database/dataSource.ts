@@ -11,6 +11,7 @@ import { SpecialDates1700000006000 } from './migrations/1700000006-specialDates'
 import { Switches1700000007000 } from './migrations/1700000007-switches';
 import { Airing1700000008000 } from './migrations/1700000008-airing';
 import { CallsByLine1700000009000 } from './migrations/1700000009-callsByLine';
+import { Operators1700000010000 } from './migrations/1700000010-operators';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -37,6 +38,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       Switches1700000007000,
       Airing1700000008000,
       CallsByLine1700000009000,
+      Operators1700000010000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -1,6 +1,6 @@
 import { longestName } from '@locutor/core/directory';
 import { hoursId, isTimeZone, type HoursId } from '@locutor/core/hours';
-import { lineId, longestAddress, type LineId } from '@locutor/core/line';
+import { isOperatorId, lineId, longestAddress, type LineId, type OperatorId } from '@locutor/core/line';
 import { dayRule } from '../contacts/contact.dto';
 import { CheckedField, OrNull, PatternField, PhoneNumberField, RevisionField, TextField } from '../problems/fields';
 
@@ -15,6 +15,14 @@ export function TimeZoneField({ optional = false } = {}): PropertyDecorator {
 const hoursRule = { pattern: hoursId.pattern, says: 'That is not the id of hours.', optional: true };
 
 const addressRule = { name: 'The emergency address', least: 0, most: longestAddress, optional: true };
+
+function OperatorField(): PropertyDecorator {
+  return CheckedField({
+    optional: true,
+    check: isOperatorId,
+    says: () => 'The operator is a person or a group.',
+  });
+}
 
 export class AddLineDto {
   @TextField({ name: 'The name of the line', most: longestName })
@@ -37,6 +45,11 @@ export class AddLineDto {
   /** Where emergency services find whoever calls them from the line. */
   @TextField(addressRule)
   emergencyAddress?: string;
+
+  /** Who operates it, a person or a group. */
+  @OrNull()
+  @OperatorField()
+  operatorId?: OperatorId | null;
 }
 
 /** The line whose number is taken, and which gets this one's. */
@@ -71,4 +84,9 @@ export class ChangeLineDto {
 
   @TextField(addressRule)
   emergencyAddress?: string;
+
+  /** Who operates it, a person or a group; null for nobody. */
+  @OrNull()
+  @OperatorField()
+  operatorId?: OperatorId | null;
 }

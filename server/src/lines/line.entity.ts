@@ -1,5 +1,5 @@
 import type { HoursId, TimeZone } from '@locutor/core/hours';
-import type { Line, LineId } from '@locutor/core/line';
+import type { Line, LineId, OperatorId } from '@locutor/core/line';
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import { HoursEntity } from '../hours/hours.entity';
 import type { VersionId } from '../versions/versionId';
@@ -34,6 +34,10 @@ export class LineEntity implements Line {
   /** Where emergency services find whoever calls them from the line; empty for none on record. */
   @Column('text', { default: '' })
   emergencyAddress: string;
+
+  /** Who operates the line, a person or a group; null for nobody yet. */
+  @Column('text', { nullable: true })
+  operatorId: OperatorId | null;
 
   /** The version that callers hear; null while nothing is on air. */
   @Column('text', { nullable: true })

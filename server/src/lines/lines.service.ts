@@ -1,12 +1,23 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { countryOf, showPhoneNumber } from '@locutor/core/directory';
+import { countryOf, groupId, showPhoneNumber } from '@locutor/core/directory';
 import { hoursId, periodId, type Hours, type HoursId } from '@locutor/core/hours';
-import { lineId, newMenu, schemaVersion, sheetId, defaultVoice, type Attendant, type LineId } from '@locutor/core/line';
-import { DataSource, Repository } from 'typeorm';
+import {
+  lineId,
+  newMenu,
+  schemaVersion,
+  sheetId,
+  defaultVoice,
+  type Attendant,
+  type LineId,
+  type OperatorId,
+} from '@locutor/core/line';
+import { DataSource, IsNull, Repository } from 'typeorm';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
+import { GroupEntity } from '../groups/group.entity';
 import { HoursEntity } from '../hours/hours.entity';
+import { PersonEntity } from '../people/person.entity';
 import { conflict, invalid, notFound } from '../problems/problem';
 import { phoneNumberOf } from '../problems/fields';
 import { changeRevision } from '../rows/changeRevision';
@@ -40,8 +51,10 @@ export class LinesService {
     copyOf,
     hoursId: shared,
     emergencyAddress,
+    operatorId: operator,
   }: AddLineDto): Promise<LineEntity> {
     const number = phoneNumberOf(typed, countryOf({ number: typed, timeZone }));
+    await this.mustBeThere(operator);
     await this.mustBeFree(number);
     const from = copyOf ? await this.get(copyOf) : undefined;
     const hours = await this.hoursFor(name, shared ?? from?.hoursId);
@@ -50,7 +63,10 @@ export class LinesService {
     await this.database.transaction(async (rows) => {
       if (!shared && !from) await rows.insert(HoursEntity, hours as HoursEntity);
       const address = emergencyAddress ?? from?.emergencyAddress ?? '';
-      await rows.insert(LineEntity, { id, name, number, timeZone, hoursId: hours.id, emergencyAddress: address });
+      const operatorId = operator ?? from?.operatorId ?? null;
+      await rows.insert(LineEntity, {
+        ...{ id, name, number, timeZone, hoursId: hours.id, emergencyAddress: address, operatorId },
+      });
       await rows.insert(DraftEntity, { lineId: id, attendant: attendant as never, savedAt: Date.now() });
     });
     return this.get(id);
@@ -60,6 +76,7 @@ export class LinesService {
     const line = await this.get(id);
     const number = changes.number === undefined ? undefined : phoneNumberOf(changes.number, countryOf(line));
     if (number) await this.mustBeFree(number, id);
+    await this.mustBeThere(changes.operatorId);
     const from = changes.serviceFrom === undefined ? line.serviceFrom : changes.serviceFrom;
     const until = changes.serviceUntil === undefined ? line.serviceUntil : changes.serviceUntil;
     if (from && until && until < from) {
@@ -86,6 +103,17 @@ export class LinesService {
     if (other && other.id !== except) {
       throw conflict(`${showPhoneNumber(number)} is the number of ${other.name} already.`);
     }
+  }
+
+  /** Whoever operates a line must be in the directory. */
+  private async mustBeThere(operatorId: OperatorId | null | undefined): Promise<void> {
+    if (!operatorId) return;
+    const entity = groupId.is(operatorId) ? GroupEntity : PersonEntity;
+    const there = await this.database
+      .getRepository<{ id: string; deletedAt: number | null }>(entity)
+      .existsBy({ id: operatorId, deletedAt: IsNull() });
+    if (!there)
+      throw invalid([{ at: 'operatorId', says: 'Whoever is named as the operator is not in the directory.' }]);
   }
 
   private async hoursFor(lineName: string, shared: HoursId | undefined): Promise<Hours> {

@@ -48,6 +48,10 @@ export class StartDto {
   @ChoiceField({ of: starterIds, says: `The kind of business is one of ${starterIds.join(', ')}.`, optional: true })
   starter?: StarterId;
 
+  /** Who of the people operates the line, counted from 0; the first unless said otherwise. */
+  @WholeField({ name: 'Who operates the line', least: 0, most: 7, optional: true })
+  operator?: number;
+
   @IsArray({ message: 'The people are missing.' })
   @ArrayMinSize(1, { message: 'Name at least one person who answers.' })
   @ArrayMaxSize(8, { message: 'At most eight people here; more can follow in the Directory.' })

@@ -17,7 +17,7 @@ import { HoursEntity } from '../hours/hours.entity';
 import { LineEntity } from '../lines/line.entity';
 import { PersonEntity } from '../people/person.entity';
 import { phoneNumberOf } from '../problems/fields';
-import { conflict } from '../problems/problem';
+import { conflict, invalid } from '../problems/problem';
 import { newId } from '../rows/newId';
 import type { StartDto } from './start.dto';
 
@@ -36,6 +36,8 @@ export class StartService {
     const people: Person[] = facts.people.map((person) => ({ ...personDefaults, ...person, id: newId(personId) }));
     // Whoever is named first hears the messages, until somebody else is to.
     const box: Box = { ...boxDefaults, id: newId(boxId), name: 'Office', ownerId: people[0]?.id ?? null };
+    const operator = people[facts.operator ?? 0];
+    if (!operator) throw invalid([{ at: 'operator', says: 'Whoever operates the line is one of the people.' }]);
     const id = newId(lineId);
     await this.database.transaction(async (rows) => {
       await rows.insert(HoursEntity, hours as HoursEntity);
@@ -43,11 +45,12 @@ export class StartService {
       for (const person of people) await rows.insert(PersonEntity, { ...person } as PersonEntity);
       await rows.insert(BoxEntity, box as BoxEntity);
       const { name, emergencyAddress = '' } = facts;
-      const line = { id, name, timeZone, number, hoursId: hours.id, emergencyAddress };
+      const line = { id, name, timeZone, number, hoursId: hours.id, emergencyAddress, operatorId: operator.id };
       await rows.insert(LineEntity, line);
       const attendant = starters[facts.starter ?? 'people'].make({
         businessName: name,
         people,
+        operatorName: operator.name,
         boxId: box.id,
         openPeriodId: openPeriodOf(hours),
         sheetId: () => newId(sheetId),

@@ -58,9 +58,9 @@ export class ScriptsService {
           : await this.attendantOf(each, each.id === lineId ? which : 'onAir');
       spoken.push(...greetings);
       kept.push(...takes);
-      const { id, name, number, timeZone } = each;
+      const { id, name, number, timeZone, operatorId } = each;
       const [lineHours, switched] = await Promise.all([this.hours.get(each.hoursId), this.switches.current(id)]);
-      scripts.push({ id, name, number, timeZone, attendant, hours: lineHours, switched });
+      scripts.push({ id, name, number, timeZone, operatorId, attendant, hours: lineHours, switched });
     }
     const [people, groups, queues, boxes, contacts, callerLists, greetings, hours] = await Promise.all([
       this.people.list(),

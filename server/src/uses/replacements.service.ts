@@ -1,10 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import type { Member, PersonId } from '@locutor/core/directory';
-import { applyEdit, replacedInWords, type GreetingId, type ReferredId } from '@locutor/core/line';
+import { applyEdit, isOperatorId, replacedInWords, type GreetingId, type ReferredId } from '@locutor/core/line';
 import { DataSource, IsNull, type EntityManager } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
 import { GreetingEntity } from '../greetings/greeting.entity';
 import { GroupEntity } from '../groups/group.entity';
+import { LineEntity } from '../lines/line.entity';
 import { QueueEntity } from '../queues/queue.entity';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
@@ -38,6 +39,7 @@ export class ReplacementsService {
       await replaceInBoxes(rows, from, to);
       await replaceInGroups(rows, from, to);
       await replaceInQueues(rows, from, to);
+      await replaceOperators(rows, from, to);
     });
     const left = await this.uses.of(from);
     return { replaced: before.length - left.length, left };
@@ -76,6 +78,13 @@ async function replaceInBoxes(rows: EntityManager, from: ReferredId, to: Referre
         revision: box.revision + 1,
       },
     );
+  }
+}
+
+async function replaceOperators(rows: EntityManager, from: ReferredId, to: ReferredId): Promise<void> {
+  if (!isOperatorId(from) || !isOperatorId(to)) return;
+  for (const { id, revision } of await rows.findBy(LineEntity, { operatorId: from })) {
+    await rows.update(LineEntity, { id }, { operatorId: to, revision: revision + 1 });
   }
 }
 

@@ -95,6 +95,7 @@ export class UsesService {
     const onAir = line.onAirVersionId
       ? await this.database.getRepository(VersionEntity).findOneBy({ id: line.onAirVersionId })
       : null;
+    found.add([line.operatorId], `the operator of the line ${line.name}`);
     if (draft) found.addAttendant(draft.attendant, names, `in the draft${of}`);
     if (onAir) found.addAttendant(onAir.attendant, names, `on air${of}`);
   }

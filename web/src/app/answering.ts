@@ -21,6 +21,8 @@ export function answerName(answer: Answer, attendant: Attendant, names: Names): 
       return findSheet(attendant, reached.sheetId)?.name ?? deleted;
     case 'ring':
       return names[reached.personId] ?? deleted;
+    case 'ringOperator':
+      return 'the operator';
     case 'takeMessage':
       return `the box ${names[reached.boxId] ?? deleted}`;
     case 'ringOutside':

@@ -64,6 +64,7 @@ const script: CallScript = {
       id: main,
       name: 'Boatyard',
       switched: null,
+      operatorId: null,
       number: '+12075550140',
       attendant: {
         schemaVersion,

@@ -40,6 +40,7 @@ export function useCallScript(): CallScriptMaker {
             name: line.name,
             number: line.number,
             timeZone: line.timeZone,
+            operatorId: line.operatorId,
             hours: then?.lineHours ?? hours,
             attendant,
             switched: then ? null : switched,

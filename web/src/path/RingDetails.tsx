@@ -16,11 +16,13 @@ import {
   type GreetingId,
   type Outside,
   type RingGroupStep,
+  type RingOperatorStep,
   type RingOutsideStep,
   type RingStep,
   type Step,
 } from '@locutor/core/line';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { useContacts, useGreetings, useGroups, usePeople } from '../api/resources';
 import { useDraftTools } from '../draft/DraftProvider';
 import { InlineNumber } from '../parts/InlineNumber';
@@ -58,6 +60,26 @@ export function RingDetails({ step, of, onChange }: DetailProps<RingStep>) {
           />
         </>
       )}
+      <RingExtras step={step} of={of} onChange={onChange} />
+    </>
+  );
+}
+
+/** Whoever is named as the operator of the line, in Lines. */
+export function RingOperatorDetails({ step, of, onChange }: DetailProps<RingOperatorStep>) {
+  const { line, names } = useDraftTools();
+  const operator = line.operatorId && names[line.operatorId];
+  return (
+    <>
+      <RingSeconds step={step} of={of} onChange={onChange} />
+      <Quiet>
+        {' '}
+        (
+        <Text asChild textDecoration="underline">
+          <Link to="/lines">{operator ?? 'nobody is named yet: name one in Lines'}</Link>
+        </Text>
+        )
+      </Quiet>
       <RingExtras step={step} of={of} onChange={onChange} />
     </>
   );
@@ -122,7 +144,7 @@ export function HandOverDetails({ step, of, onChange }: DetailProps<Extract<Step
   );
 }
 
-type Ringing = RingStep | RingGroupStep | RingOutsideStep;
+type Ringing = RingStep | RingOperatorStep | RingGroupStep | RingOutsideStep;
 
 function RingSeconds({ step, of, onChange }: DetailProps<Ringing>) {
   if (step.seconds === null) return <>with no limit</>;

@@ -9,7 +9,7 @@ import { InlineNumber } from '../parts/InlineNumber';
 import { InlineSelect } from '../parts/InlineSelect';
 import { asChoices } from './asChoices';
 import type { DetailProps } from './detailProps';
-import { HandOverDetails, RingDetails, RingGroupDetails, RingOutsideDetails } from './RingDetails';
+import { HandOverDetails, RingDetails, RingGroupDetails, RingOperatorDetails, RingOutsideDetails } from './RingDetails';
 import { MessageDetails } from './MessageDetails';
 import { namedPathsOf } from './namedPaths';
 import { SayDetails } from './SayDetails';
@@ -21,6 +21,8 @@ export function StepDetails({ step, of, onChange }: DetailProps): ReactNode {
   switch (step.type) {
     case 'ring':
       return <RingDetails step={step} of={of} onChange={onChange} />;
+    case 'ringOperator':
+      return <RingOperatorDetails step={step} of={of} onChange={onChange} />;
     case 'ringGroup':
       return <RingGroupDetails step={step} of={of} onChange={onChange} />;
     case 'waitInQueue':

@@ -1,5 +1,5 @@
 import { IconButton, Menu, Portal } from '@chakra-ui/react';
-import { namedPathId, type Path, type Slot, type Step } from '@locutor/core/line';
+import { namedPathId, type Hearing, type Path, type Slot, type Step } from '@locutor/core/line';
 import { EllipsisVertical } from 'lucide-react';
 import { useState, type HTMLAttributes } from 'react';
 import { useNavigate } from 'react-router';
@@ -117,7 +117,7 @@ function OwnItems({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
       </>
     );
   }
-  if (step.type !== 'ring' && step.type !== 'ringOutside' && step.type !== 'ringGroup') return null;
+  if (!isRinging(step)) return null;
   const noLimit = step.type === 'ringGroup' ? 'Ring for as long as the group says' : 'Ring with no limit';
   return (
     <>
@@ -139,12 +139,18 @@ function OwnItems({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
           Let them hear a greeting meanwhile
         </Menu.Item>
       )}
-      <Menu.Item value="limit" onSelect={() => onChange({ ...step, seconds: step.seconds === null ? 24 : null })}>
-        {step.seconds === null ? 'Ring for so many seconds' : noLimit}
-      </Menu.Item>
+      {step.type !== 'ringOperator' && (
+        <Menu.Item value="limit" onSelect={() => onChange({ ...step, seconds: step.seconds === null ? 24 : null })}>
+          {step.seconds === null ? 'Ring for so many seconds' : noLimit}
+        </Menu.Item>
+      )}
       <Menu.Separator />
     </>
   );
+}
+
+function isRinging(step: Step): step is Extract<Step, { readonly hear: Hearing }> {
+  return 'hear' in step;
 }
 
 /** Makes the whole path one with a name, to be followed from other places too. */

@@ -3,6 +3,7 @@ import type { StepType } from '@locutor/core/line';
 /** What each step is called at its beginning, in the order they are offered. */
 export const stepVerbs: Readonly<Record<StepType, string>> = {
   ring: 'ring',
+  ringOperator: 'ring the operator',
   ringGroup: 'ring the group',
   waitInQueue: 'let them wait in',
   ringOutside: 'ring the outside number of',

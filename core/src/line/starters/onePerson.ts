@@ -6,7 +6,7 @@ export const onePerson: Starter = {
   name: 'A firm of one',
   about: 'Rings you; when you cannot answer, takes a message and says what people ask for most.',
   make(facts) {
-    const frontDesk = { ...frontDeskPath(facts), name: 'Me', steps: reach(facts, facts.people.slice(0, 1), 24) };
+    const frontDesk = { ...frontDeskPath(facts), name: 'Me' };
     const about = {
       ...newAnnouncement(facts.sheetId('about'), 'Hours and address'),
       words: `${facts.businessName} works by appointment. Leave your name and number, and you will be called back the same day.`,

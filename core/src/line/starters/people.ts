@@ -7,7 +7,7 @@ export const people: Starter = {
   name: 'A key for each person',
   about: 'For a handful of people whom callers know by name.',
   make(facts) {
-    const [first] = facts.people;
+    const { operatorName } = facts;
     const frontDesk = frontDeskPath(facts);
     const welcome = {
       ...newMenu(facts.sheetId('welcome'), 'Welcome'),
@@ -18,7 +18,7 @@ export const people: Starter = {
           .map((person, index) => option(keys[index] ?? '9', person.name, reach(facts, [person], 24))),
         option('0', 'to leave a message', reach(facts, [])),
       ],
-      closingWords: first ? `Or stay on the line and ${first.name.split(/\s+/)[0] ?? ''} will be with you.` : '',
+      closingWords: operatorName ? `Or stay on the line for ${operatorName}.` : 'Or stay on the line.',
       silentRounds: 1,
       silencePath: follow(frontDesk),
       wrongKeyPath: follow(frontDesk),

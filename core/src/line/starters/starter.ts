@@ -12,6 +12,8 @@ export interface StarterFacts {
   readonly businessName: string;
   /** Those who answer, the one at the front first. */
   readonly people: readonly { readonly id: PersonId; readonly name: string }[];
+  /** What whoever operates the line is called; null while nobody is named. */
+  readonly operatorName: string | null;
   readonly boxId: BoxId;
   /** The period in which somebody is there; null when the hours have none. */
   readonly openPeriodId: PeriodId | null;
@@ -67,8 +69,10 @@ export function assembled(
   };
 }
 
+/** Whoever operates the line is rung, then a message is taken. */
 export function frontDeskPath(facts: StarterFacts): NamedPath {
-  return { id: facts.pathId('frontDesk'), name: 'Front desk', steps: reach(facts, facts.people.slice(0, 2)) };
+  const steps: Path = [{ ...ringDefaults, type: 'ringOperator', seconds: 24 }, ...reach(facts, [])];
+  return { id: facts.pathId('frontDesk'), name: 'Front desk', steps };
 }
 
 export function follow({ id }: NamedPath): Path {

@@ -1,3 +1,4 @@
+import type { CallScript } from '../../call';
 import { runTrial, type StaffAct } from '../../exchange';
 import { closedMoment, everybody, noor, office, open, openMoment, priya, withAttendant } from '../../testing/boatyard';
 import { proofOf } from '../../testing/proofOf';
@@ -6,15 +7,18 @@ import { namedPathId, sheetId, starterIds, starters, usesOf, type StarterFacts, 
 const facts: StarterFacts = {
   businessName: 'Larkspur Cove Boatyard',
   people: [noor, priya],
+  operatorName: 'Noor Haldane',
   boxId: office.id,
   openPeriodId: open.id,
   sheetId: (hint) => sheetId.create(hint),
   pathId: (hint) => namedPathId.create(hint),
 };
-const called = (id: StarterId, people = everybody) => ({
-  ...withAttendant(starters[id].make({ ...facts, people })),
-  people,
-});
+/** The line as called, whose operator is the first of the people. */
+const called = (id: StarterId, people = everybody): CallScript => {
+  const script = withAttendant(starters[id].make({ ...facts, people }));
+  const operatorId = people[0]?.id ?? null;
+  return { ...script, people, lines: script.lines.map((line) => ({ ...line, operatorId })) };
+};
 const answers: StaffAct = { type: 'answer', afterMs: 2000, talkMs: 1000 };
 const trial = { callerNumber: 'anonymous', caller: [], staff: () => answers };
 
@@ -42,14 +46,17 @@ describe.each(starterIds)('the starter %s', (id) => {
 
   it('answers at all hours where the hours have no period', () => {
     const attendant = starters[id].make({ ...facts, openPeriodId: null });
-    const { transcript } = runTrial(withAttendant(attendant), { ...trial, atMs: closedMoment });
+    const by = called(id);
+    const lines = by.lines.map((line) => ({ ...line, attendant }));
+    const { transcript } = runTrial({ ...by, lines }, { ...trial, atMs: closedMoment });
     expect(transcript).toContainEqual(expect.objectContaining({ type: 'answered' }));
   });
 
   it('reaches everybody in the directory somehow when there are few', () => {
     const two = [noor, priya];
     const attendant = starters[id].make({ ...facts, people: two });
-    const reached = two.filter((person) => usesOf(attendant, person.id).length > 0);
+    const isOperator = ({ id: personId }: (typeof two)[number]): boolean => personId === noor.id;
+    const reached = two.filter((person) => isOperator(person) || usesOf(attendant, person.id).length > 0);
     expect(reached).toHaveLength(id === 'onePerson' ? 1 : 2);
   });
 });

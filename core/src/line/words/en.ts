@@ -26,6 +26,8 @@ export function describeStep(step: Step, attendant: Attendant, names: Names): st
   switch (step.type) {
     case 'ring':
       return `ring ${name(step.personId)} ${describeSeconds(step.seconds)}${step.onCall ? ', phones for on call too' : ''}`;
+    case 'ringOperator':
+      return `ring the operator ${describeSeconds(step.seconds)}`;
     case 'ringOutside':
       return `ring ${describeOutside(step.to, names)} ${describeSeconds(step.seconds)}`;
     case 'ringGroup':

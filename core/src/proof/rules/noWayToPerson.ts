@@ -43,6 +43,7 @@ const leadsToPerson = rememberBy((graph: PathGraph) => {
 function reachesPerson({ type }: Step): boolean {
   switch (type) {
     case 'ring':
+    case 'ringOperator':
     case 'ringGroup':
     case 'ringOutside':
     case 'waitInQueue':

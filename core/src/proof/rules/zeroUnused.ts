@@ -1,4 +1,5 @@
-import { languageOf, pathEnds, type Edit, type Menu, type Path } from '../../line';
+import { languageOf, pathEnds, ringDefaults, type Edit, type Menu, type Path, type Slot, type Step } from '../../line';
+import { endedPath } from '../mend';
 import type { Found, ProofSubject, Rule } from '../rule';
 
 /** A menu in which 0, the key that callers try for a person, does nothing. */
@@ -14,20 +15,30 @@ export const zeroUnused: Rule<'zeroUnused'> = {
     ),
 };
 
-/** 0 does what pressing nothing does, where that rings somebody. */
-function fixFor(menu: Menu, { attendant }: ProofSubject): { readonly fix?: Edit } {
+/** 0 rings the operator; where nobody is named, it does what pressing nothing does, where that rings somebody. */
+function fixFor(menu: Menu, subject: ProofSubject): { readonly fix?: Edit } {
+  const { attendant } = subject;
   const isRecorded = menu.takes.whole !== undefined;
   if (isRecorded || languageOf(menu.voice ?? attendant.voice) !== 'en') return {};
-  const path = menu.silencePath;
+  const slot = { type: 'key', sheetId: menu.id, key: '0' } as const;
+  const path = operatorPath(subject, slot) ?? menu.silencePath;
   if (!ringsSomebody(path, attendant) || !pathEnds(attendant, path)) return {};
   return {
     fix: { type: 'addKey', sheetId: menu.id, option: { key: '0', label: 'to speak to somebody', readOut: true, path } },
   };
 }
 
+const rings: ReadonlySet<Step['type']> = new Set(['ring', 'ringOperator', 'ringGroup', 'waitInQueue']);
+
+/** Rings the operator, then takes a message; undefined where nobody operates the line, or there is no box. */
+function operatorPath(subject: ProofSubject, slot: Slot): Path | undefined {
+  if (subject.line.operatorId === null) return undefined;
+  return endedPath(subject, slot, [{ ...ringDefaults, type: 'ringOperator' }]);
+}
+
 function ringsSomebody(path: Path, { paths }: ProofSubject['attendant']): boolean {
   const named = path.flatMap((step) =>
     step.type === 'followPath' ? (paths.find(({ id }) => id === step.pathId)?.steps ?? []) : [],
   );
-  return [...path, ...named].some(({ type }) => type === 'ring' || type === 'ringGroup' || type === 'waitInQueue');
+  return [...path, ...named].some(({ type }) => rings.has(type));
 }

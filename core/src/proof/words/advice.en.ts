@@ -8,6 +8,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   pathStops: 'Add a last step, such as taking a message.',
   notChosen: 'Choose it in that step.',
   toDeleted: 'Choose something else in that step, or remove it.',
+  noOperator: 'Name a person or a group as the operator under Lines.',
   nobodyThere: 'Add members to it in the Directory, or choose another.',
   noFallback: 'Add a step that reaches somebody.',
   noWords: 'Type its words.',

@@ -9,6 +9,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
   pathStops: (where) => `${where} stops: if nobody picks up, the caller is cut off.`,
   notChosen: (where) => `${where} does not say yet whom or where it leads to.`,
   toDeleted: (where) => `${where} leads to something that was deleted.`,
+  noOperator: (where) => `${where} rings the operator, and nobody is named as that.`,
   nobodyThere: (where) => `${where} leads to a group or queue with nobody in it.`,
   noFallback: (where, _, at) =>
     at.type === 'path' && at.slot.type === 'silence'

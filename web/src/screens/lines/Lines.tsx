@@ -17,6 +17,7 @@ import { useRowDraft } from '../../saving/useRowDraft';
 import { CellField } from '../directory/CellField';
 import { DayField } from '../directory/Contacts';
 import { NumberField } from '../directory/NumberField';
+import { OperatorChoice } from './OperatorChoice';
 
 const list = '/api/lines';
 
@@ -93,6 +94,10 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
           value={row.serviceUntil}
           onChange={(serviceUntil) => change({ serviceUntil })}
         />
+      </Flex>
+      <Flex align="center" gap="2" mt="1" wrap="wrap" fontSize="13px">
+        Its operator, whom key 0 and whoever wants somebody reach, is
+        <OperatorChoice line={row} onChange={(operatorId) => change({ operatorId })} />
       </Flex>
       <Flex align="center" gap="2" mt="1" wrap="wrap" fontSize="13px">
         Emergency services find it at

@@ -31,6 +31,7 @@ export default function Start() {
     { name: '', extension: '201' },
     { name: '', extension: '202' },
   ]);
+  const [operator, setOperator] = useState(0);
   const [starter, setStarter] = useState<StarterId>('people');
   const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
@@ -54,6 +55,7 @@ export default function Start() {
         opensMin: opensAt.value,
         closesMin: closesAt.value,
         people: named,
+        operator: Math.max(0, people[operator] ? named.indexOf(people[operator]) : 0),
         starter,
       };
       await api('/api/start', { method: 'POST', body });
@@ -66,6 +68,12 @@ export default function Start() {
   };
   const setPerson = (index: number, changes: Partial<PersonFacts>): void =>
     setPeople(people.map((person, each) => (each === index ? { ...person, ...changes } : person)));
+
+  const leaveOut = (index: number): void => {
+    setPeople(people.filter((_, each) => each !== index));
+    if (operator === index) setOperator(0);
+    else if (operator > index) setOperator(operator - 1);
+  };
 
   return (
     <Box as="main" maxW="720px" mx="auto" px="6" py="10">
@@ -150,7 +158,7 @@ export default function Start() {
                 size="xs"
                 variant="ghost"
                 aria-label={`Leave out person ${index + 1}`}
-                onClick={() => setPeople(people.filter((_, each) => each !== index))}
+                onClick={() => leaveOut(index)}
               >
                 <X size={14} />
               </IconButton>
@@ -168,6 +176,19 @@ export default function Start() {
             <Plus size={14} aria-hidden /> and somebody else
           </Button>
         )}
+        <Sentence>
+          Callers who want somebody, whoever it is, reach{' '}
+          <InlineSelect
+            label="Who operates the line"
+            value={String(operator)}
+            choices={people.map(({ name: each }, index) => ({
+              value: String(index),
+              label: each.trim() || `person ${index + 1}`,
+            }))}
+            onChange={(value) => setOperator(Number(value))}
+          />
+          .
+        </Sentence>
         {problem && (
           <Text role="alert" mt="4" fontWeight="500">
             {problem}

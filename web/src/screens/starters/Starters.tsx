@@ -17,10 +17,14 @@ import { useDraftTools } from '../../draft/DraftProvider';
 import { newId } from '../../parts/newId';
 import { tellDone } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
+import { useRowDraft } from '../../saving/useRowDraft';
+import { OperatorChoice } from '../lines/OperatorChoice';
 
 /** Ready attendants, made for the people in the directory; one is taken over as a whole, and undo brings back the draft. */
 export default function Starters() {
-  const { line, hours, edit, store } = useDraftTools();
+  const { line, hours, edit, store, names } = useDraftTools();
+  const { row, change } = useRowDraft('/api/lines', line);
+  const operatorName = (row.operatorId && names[row.operatorId]) ?? null;
   const [people, [box]] = [usePeople(), useBoxes()];
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<StarterId>('office');
@@ -30,13 +34,14 @@ export default function Starters() {
         ? {
             businessName: line.name,
             people,
+            operatorName,
             boxId: box.id,
             openPeriodId: hours.periods[0]?.id ?? null,
             sheetId: () => newId(sheetId),
             pathId: () => newId(namedPathId),
           }
         : null,
-    [line.name, people, box, hours.periods],
+    [line.name, people, operatorName, box, hours.periods],
   );
   const attendant = useMemo(() => facts && starters[chosen].make(facts), [facts, chosen]);
   const begin = (): void => {
@@ -53,6 +58,10 @@ export default function Starters() {
         <Text color="quiet">
           Each is a whole attendant made for the people in your directory. It takes the place of the draft; undo brings
           the draft back, and callers hear nothing of it until you put it on air.
+        </Text>
+        <Text mt="3">
+          Callers who want somebody, whoever it is, reach the operator:{' '}
+          <OperatorChoice line={row} onChange={(operatorId) => change({ operatorId })} />.
         </Text>
         <Flex mt="4" gap="6" direction={{ base: 'column', lg: 'row' }}>
           <Flex direction="column" gap="1" w={{ lg: '280px' }} flexShrink="0" role="group" aria-label="Starters">

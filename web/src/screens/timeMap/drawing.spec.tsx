@@ -46,7 +46,18 @@ const main = lineId.create('main');
 const hours = { id: hoursId.create('main'), name: 'Hours', periods: [], week: [], seasons: [], special: [] };
 const script: CallScript = {
   lineId: main,
-  lines: [{ id: main, name: 'Boatyard', switched: null, number: '+12075550140', timeZone: 'UTC', hours, attendant }],
+  lines: [
+    {
+      id: main,
+      name: 'Boatyard',
+      switched: null,
+      operatorId: null,
+      number: '+12075550140',
+      timeZone: 'UTC',
+      hours,
+      attendant,
+    },
+  ],
   people: [priya],
   groups: [],
   queues: [],
