@@ -87,8 +87,9 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
   const dialog = page.getByRole('dialog', { name: 'Hana Zielinska is still used' });
   await expect(dialog).toContainText('told of messages in the box Accounts');
   await dialog.getByLabel('Who or what is put there').selectOption('Mateo O’Dowd');
-  await dialog.getByRole('button', { name: 'Replace everywhere' }).click();
-  await expect(page.getByText('Hana Zielinska was replaced everywhere, and can be deleted once')).toBeVisible();
+  await expect(dialog).toContainText('Stays as it is');
+  await dialog.getByRole('button', { name: 'Replace', exact: true }).click();
+  await expect(page.getByText('Hana Zielinska was replaced, and can be deleted once')).toBeVisible();
   await page.goto(`${server.url}/script`);
   await expect(page.getByLabel('Who is rung by key 5, step 1').locator('option:checked')).toHaveText('Mateo O’Dowd');
   await page.goto(`${server.url}/on-air`);
@@ -110,9 +111,15 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
   await page.getByRole('button', { name: 'Delete Bram Lindqvist' }).click();
   const member = page.getByRole('dialog', { name: 'Bram Lindqvist is still used' });
   await expect(member).toContainText('a member of the group Yard');
-  await member.getByLabel('Who or what is put there').selectOption('Mateo O’Dowd');
-  await member.getByRole('button', { name: 'Replace everywhere' }).click();
-  await expect(page.getByText('Bram Lindqvist was replaced everywhere and deleted.')).toBeVisible();
+  await member.getByLabel('Only take them out').check();
+  await expect(member).toContainText('Then Bram Lindqvist is deleted.');
+  await member.getByRole('button', { name: 'Take out and delete' }).click();
+  await expect(page.getByText('Bram Lindqvist was taken out and deleted.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByLabel('Name of Bram Lindqvist')).toBeVisible();
+  await page.goto(`${server.url}/directory/groups`);
+  await page.getByRole('link', { name: /Yard/ }).or(page.getByRole('button', { name: /^Yard/ })).first().click();
+  await expect(page.getByText('Bram Lindqvist').first()).toBeVisible();
 });
 
 test('the extension plan shows gaps and waits, and renumbers with a way back', async ({ page, server }) => {

@@ -181,7 +181,7 @@ test('a greeting is typed, given a voice, heard, and used by a box', async ({ pa
   const dialog = page.getByRole('dialog', { name: 'Yard box is still used' });
   await expect(dialog).toContainText('the greeting of the box Yard');
   await dialog.getByLabel('Who or what is put there').selectOption('Moorings box');
-  await dialog.getByRole('button', { name: 'Replace everywhere' }).click();
+  await dialog.getByRole('button', { name: 'Replace and delete' }).click();
   await expect(page.getByRole('row', { name: /^Moorings box/ })).toContainText('the box Yard');
   await expect(page.getByRole('row', { name: /^Yard box/ })).toHaveCount(0);
 });
@@ -205,7 +205,7 @@ test('people: markup in a name is only text, extensions are unique, one in use s
   await page.getByRole('button', { name: 'Delete Priya Castellanos' }).click();
   const dialog = page.getByRole('dialog', { name: 'Priya Castellanos is still used' });
   await expect(dialog).toContainText('a member of the group Moorings');
-  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByLabel('Name of Priya Castellanos')).toBeVisible();
 
   await page.getByRole('button', { name: 'Delete Odile Farnsworth' }).click();

@@ -136,9 +136,11 @@ describe('a colleague who leaves', () => {
     const { body: uses } = await ask('get', `/api/uses/${noor.id}`);
     expect(uses).toContain('the owner of the box Office');
     expect((await ask('get', '/api/uses')).body[noor.id]).toEqual(uses);
+    const { body: planned } = await ask('post', '/api/replacements/plan', { from: noor.id, to: priya.id });
     const { body } = await ask('post', '/api/replacements', { from: noor.id, to: priya.id });
-    // The path in the draft stays one on air; owning the box, being told and operating the line are the other's.
-    expect(body.replaced).toBe(3);
+    // The path in the draft is the other's, and the same one on air is not yet; so are owning the box, being told and operating.
+    expect(body.replaced).toEqual(planned.replaced);
+    expect(body.replaced).toHaveLength(4);
     expect(body.left.every((use: string) => use.endsWith('on air'))).toBe(true);
     expect((await ask('get', '/api/boxes')).body[0]).toMatchObject({
       ownerId: priya.id,
@@ -151,6 +153,55 @@ describe('a colleague who leaves', () => {
     // Past calls and old versions go on naming them.
     expect((await ask('get', '/api/people')).body.map(({ id }: { id: string }) => id)).not.toContain(noor.id);
     expect((await ask('get', '/api/names')).body[noor.id]).toBe(noor.name);
+  });
+
+  it('is only taken out of groups, queues, boxes and lists where that is wanted, and deleted where nothing else needs them', async () => {
+    const { line, noor, priya, box } = await start();
+    const effie = (await ask('post', '/api/people', { name: 'Effie Brannigan', extension: '213' })).body;
+    const members = [effie, priya].map(({ id }) => ({ personId: id, tier: 1 }));
+    const group = (await ask('post', '/api/groups', { name: 'Desk', members })).body;
+    await ask('patch', `/api/boxes/${box.id}`, {
+      revision: 1,
+      ownerId: effie.id,
+      tell: [{ personId: effie.id, by: 'email' }],
+    });
+    const out = { from: effie.id, to: null, remove: true };
+    expect((await ask('post', '/api/replacements/plan', out)).body).toMatchObject({
+      replaced: expect.arrayContaining(['a member of the group Desk', 'the owner of the box Office']),
+      left: [],
+    });
+    const { body } = await ask('post', '/api/replacements', out);
+    expect(body).toMatchObject({ removed: true, left: [] });
+    const groupNow = async () =>
+      (await ask('get', '/api/groups')).body.find(({ id }: { id: string }) => id === group.id);
+    expect((await groupNow()).members).toEqual([{ personId: priya.id, tier: 1 }]);
+    expect((await ask('get', '/api/boxes')).body[0]).toMatchObject({ ownerId: null, tell: [] });
+
+    expect((await ask('post', `/api/replacements/${body.id}/undo`)).body).toEqual({ changedSince: 0 });
+    expect((await groupNow()).members).toEqual(members);
+    expect((await ask('get', '/api/boxes')).body[0]).toMatchObject({ ownerId: effie.id });
+    expect((await ask('get', '/api/people')).body.map(({ id }: { id: string }) => id)).toContain(effie.id);
+    expect((await ask('post', `/api/replacements/${body.id}/undo`)).status).toBe(404);
+    // Who is in a script stays there: the manager is told where.
+    const stays = await ask('post', '/api/replacements', { from: noor.id, to: null, remove: true });
+    expect(stays.body).toMatchObject({ removed: false, left: [expect.stringContaining('in the draft')] });
+    expect(
+      (await ask('get', '/api/lines')).body.find(({ id }: { id: string }) => id === line.id).operatorId,
+    ).toBeNull();
+  });
+
+  it('leaves what was changed since, when replacing is taken back', async () => {
+    const { noor, priya, box } = await start();
+    const members = [{ personId: noor.id, tier: 1 }];
+    const group = (await ask('post', '/api/groups', { name: 'Desk', members })).body;
+    const { body } = await ask('post', '/api/replacements', { from: noor.id, to: priya.id });
+    const now = (await ask('get', '/api/groups')).body.find(({ id }: { id: string }) => id === group.id);
+    await ask('patch', `/api/groups/${group.id}`, { revision: now.revision, members: [] });
+    expect((await ask('post', `/api/replacements/${body.id}/undo`)).body).toEqual({ changedSince: 1 });
+    expect((await ask('get', '/api/groups')).body.find(({ id }: { id: string }) => id === group.id).members).toEqual(
+      [],
+    );
+    expect((await ask('get', '/api/boxes')).body[0]).toMatchObject({ ownerId: noor.id, id: box.id });
   });
 
   it('is found and replaced in the words of library greetings, and hours that words say are kept', async () => {

@@ -10,7 +10,7 @@ import {
   type Slot,
   type Step,
 } from '../line';
-import { groupId } from '../directory';
+import { personId } from '../directory';
 import type { Answer } from '../hours';
 import { unreachable } from '../result';
 import { ask } from './ask';
@@ -140,11 +140,11 @@ function ringPerson(run: Run, step: RingStep, place: Place, after: Place): Taken
 }
 
 /** Rings whoever operates the line that the caller is with; goes on where nobody is named. */
-function ringOperator(run: Run, { type: _, ...ringing }: RingOperatorStep, place: Place, after: Place): Taken {
+function ringOperator(run: Run, step: RingOperatorStep, place: Place, after: Place): Taken {
   const { operatorId } = lineOf(run).script;
-  if (groupId.is(operatorId))
-    return ringGroupOf(run, { type: 'ringGroup', groupId: operatorId, ...ringing }, place, after);
-  return operatorId ? ringPerson(run, { type: 'ring', personId: operatorId, ...ringing }, place, after) : 'goesOn';
+  if (!operatorId) return 'goesOn';
+  if (personId.is(operatorId)) return ringPerson(run, { ...step, type: 'ring', personId: operatorId }, place, after);
+  return ringGroupOf(run, { ...step, type: 'ringGroup', groupId: operatorId }, place, after);
 }
 
 function ringOutside(run: Run, step: RingOutsideStep, place: Place, after: Place): Taken {

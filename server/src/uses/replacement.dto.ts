@@ -1,5 +1,5 @@
 import type { ReferredId } from '@locutor/core/line';
-import { PatternField } from '../problems/fields';
+import { OrNull, PatternField, YesNoField } from '../problems/fields';
 
 const anyId = /^(person|group|queue|box|contact|callers|greeting|line):[A-Za-z0-9_-]{1,40}$/;
 
@@ -7,7 +7,12 @@ export class ReplacementDto {
   @PatternField({ pattern: anyId, says: 'That is not the id of anything that can be replaced.' })
   from: ReferredId;
 
-  /** Of the same kind. */
+  /** Of the same kind; null to take a person out of groups, queues, boxes and lists of who is told. */
+  @OrNull()
   @PatternField({ pattern: anyId, says: 'That is not the id of anything that can be put there.' })
-  to: ReferredId;
+  to: ReferredId | null;
+
+  /** Whether it is deleted once nothing needs it. */
+  @YesNoField({ name: 'Whether it is deleted', optional: true })
+  remove?: boolean;
 }

@@ -2,7 +2,8 @@ import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Names, ReferredId } from '@locutor/core/line';
 import { ReplacementDto } from './replacement.dto';
-import { ReplacementsService, type Replacement } from './replacements.service';
+import type { ReplacementId } from './replacementId';
+import { ReplacementsService, type Plan, type Replacement } from './replacements.service';
 import { UsesService } from './uses.service';
 
 @ApiTags('Directory')
@@ -31,10 +32,24 @@ export class UsesController {
     return this.uses.of(id as ReferredId);
   }
 
-  /** Lets every draft and every box that refers to one thing refer to another of its kind. */
+  /** What putting another in its place, or taking it out, would do. */
+  @Post('replacements/plan')
+  @HttpCode(200)
+  plan(@Body() body: ReplacementDto): Promise<Plan> {
+    return this.replacements.plan(body);
+  }
+
+  /** Lets whatever refers to one thing refer to another of its kind: drafts, groups, queues, boxes, greetings, lines. */
   @Post('replacements')
   @HttpCode(200)
-  replace(@Body() { from, to }: ReplacementDto): Promise<Replacement> {
-    return this.replacements.replace(from, to);
+  replace(@Body() body: ReplacementDto): Promise<Replacement> {
+    return this.replacements.replace(body);
+  }
+
+  /** Takes a replacement back, but for what was changed since. */
+  @Post('replacements/:id/undo')
+  @HttpCode(200)
+  undo(@Param('id') id: string): Promise<{ readonly changedSince: number }> {
+    return this.replacements.undo(id as ReplacementId);
   }
 }

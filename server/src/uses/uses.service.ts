@@ -48,8 +48,30 @@ export class UsesService {
     return (await this.all()).get(id) ?? [];
   }
 
+  /**
+   * Which uses of something go when another takes its place, or when it is taken out of groups, queues, boxes and lists,
+   * and which are left. What is on air stays as it is.
+   */
+  async goesWith(
+    id: ReferredId,
+    how: 'replaced' | 'out',
+  ): Promise<{ readonly replaced: readonly string[]; readonly left: readonly string[] }> {
+    const uses = (await this.gathered()).of(id);
+    const goes = ({ where }: Use): boolean => {
+      if (where.length === 0) return true;
+      return how === 'replaced' && where.some((each) => !each.startsWith(onAir));
+    };
+    const stays = ({ where }: Use): boolean =>
+      where.length > 0 && (how === 'out' || where.some((each) => each.startsWith(onAir)));
+    return { replaced: uses.filter(goes).map(inWords), left: uses.filter(stays).map(inWords) };
+  }
+
   /** Everything that is used, each with every place that does, in words. */
   async all(): Promise<ReadonlyMap<string, readonly string[]>> {
+    return (await this.gathered()).words();
+  }
+
+  private async gathered(): Promise<Uses> {
     const names = await this.names();
     const lines = await this.database.getRepository(LineEntity).find();
     const found = new Uses();
@@ -72,7 +94,7 @@ export class UsesService {
       const heard = queue.waiting.flatMap((part) => (part.type === 'greeting' ? [part.greetingId] : []));
       found.add(heard, `what callers of the queue ${queue.name} hear while waiting`);
     }
-    return found.words();
+    return found;
   }
 
   /** Which lines, people, groups and queues keep these hours, in words. */
@@ -92,17 +114,29 @@ export class UsesService {
 
   private async addLine(found: Uses, line: LineEntity, names: Names, of: string): Promise<void> {
     const draft = await this.database.getRepository(DraftEntity).findOneBy({ lineId: line.id });
-    const onAir = line.onAirVersionId
+    const version = line.onAirVersionId
       ? await this.database.getRepository(VersionEntity).findOneBy({ id: line.onAirVersionId })
       : null;
     found.add([line.operatorId], `the operator of the line ${line.name}`);
     if (draft) found.addAttendant(draft.attendant, names, `in the draft${of}`);
-    if (onAir) found.addAttendant(onAir.attendant, names, `on air${of}`);
+    if (version) found.addAttendant(version.attendant, names, `${onAir}${of}`);
   }
 }
 
 function idsOf(people: readonly { readonly personId: string }[]): readonly string[] {
   return people.map(({ personId }) => personId);
+}
+
+const onAir = 'on air';
+
+/** A place that uses something, and in which attendants it is; in none where it is none's. */
+interface Use {
+  readonly words: string;
+  readonly where: readonly string[];
+}
+
+function inWords({ words, where }: Use): string {
+  return where.length === 0 ? words : `${words}, ${where.join(' and ')}`;
 }
 
 /** Uses as they are gathered: what is so in the draft and on air is said once. */
@@ -125,9 +159,11 @@ class Uses {
     }
   }
 
+  of(id: string): readonly Use[] {
+    return [...(this.found.get(id) ?? [])].map(([words, where]) => ({ words, where }));
+  }
+
   words(): ReadonlyMap<string, readonly string[]> {
-    const told = ([words, where]: readonly [string, readonly string[]]): string =>
-      where.length === 0 ? words : `${words}, ${where.join(' and ')}`;
-    return new Map([...this.found].map(([id, places]) => [id, [...places].map(told)]));
+    return new Map([...this.found.keys()].map((id) => [id, this.of(id).map(inWords)]));
   }
 }

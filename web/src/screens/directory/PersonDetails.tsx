@@ -77,8 +77,11 @@ export function PersonDetails({ person, onChange }: Props) {
 }
 
 /** A phone that rings when its person is on call only, or at any call. */
-function onCallOnly({ onCallOnly: _, ...phone }: PersonPhone, is: boolean): PersonPhone {
-  return is ? { ...phone, onCallOnly: true } : phone;
+function onCallOnly(phone: PersonPhone, is: boolean): PersonPhone {
+  const when = is ? ({ onCallOnly: true } as const) : {};
+  if (phone.type === 'desk') return { type: phone.type, seconds: phone.seconds, ...when };
+  const { type, seconds, number, accept } = phone;
+  return { type, seconds, number, accept, ...when };
 }
 
 const Line = ({ children }: { readonly children: ReactNode }) => <Box>{children}</Box>;
