@@ -225,6 +225,26 @@ describe('a colleague who leaves', () => {
   });
 });
 
+describe('a name that is taken', () => {
+  it('is refused in words for lines, groups, queues and boxes, whatever its capitals, and may be kept as it is', async () => {
+    const { line, box } = await start();
+    const refused = { status: 422, body: { detail: expect.stringMatching(/already. Give this one another name/) } };
+    for (const list of ['/api/groups', '/api/queues', '/api/boxes']) {
+      const { body: one } = await ask('post', list, { name: 'Moorings' });
+      const { body: other } = await ask('post', list, { name: 'Parts' });
+      expect(await ask('post', list, { name: 'moorings' })).toMatchObject(refused);
+      expect(await ask('patch', `${list}/${other.id}`, { revision: 1, name: 'Moorings ' })).toMatchObject(refused);
+      expect((await ask('patch', `${list}/${one.id}`, { revision: 1, name: 'Moorings' })).status).toBe(200);
+      await ask('delete', `${list}/${one.id}`);
+      expect((await ask('patch', `${list}/${other.id}`, { revision: 1, name: 'Moorings' })).status).toBe(200);
+      expect(await ask('post', `${list}/${one.id}/restore`)).toMatchObject(refused);
+    }
+    const shed = { name: line.name, number: '+12075550155', timeZone: line.timeZone };
+    expect(await ask('post', '/api/lines', shed)).toMatchObject(refused);
+    expect(box.name).toBe('Office');
+  });
+});
+
 describe('hours', () => {
   it('have names, are shared, and stay while somebody keeps them', async () => {
     const { noor } = await start();
@@ -307,7 +327,10 @@ describe('several lines', () => {
     const { body: fresh } = await ask('post', '/api/lines', shed);
     expect(fresh).toMatchObject({ number: '+12075550155', serviceFrom: null });
     expect(fresh.hoursId).not.toBe(line.hoursId);
-    const { body: copy } = await ask('post', '/api/lines', { ...shed, number: '+1 207 555 0156', copyOf: line.id });
+    const { body: copy } = await ask('post', '/api/lines', {
+      ...{ ...shed, name: 'Second shed', number: '+1 207 555 0156' },
+      copyOf: line.id,
+    });
     expect((await ask('get', `/api/lines/${copy.id}/draft`)).body.attendant).toEqual(draft.attendant);
     expect(copy.hoursId).toBe(line.hoursId);
     expect((await ask('get', '/api/lines')).body.map(({ id }: { id: string }) => id)).toEqual([

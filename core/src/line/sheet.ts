@@ -1,8 +1,9 @@
 import type { SheetId } from './ids';
 import type { Key } from './key';
+import { menuWords } from './menuWords';
 import type { Path } from './step';
 import type { SheetTakes, TakeUse } from './take';
-import type { VoiceId } from './voice';
+import type { Language, VoiceId } from './voice';
 
 /** What one key of a menu does. Options stand in the order they are read out. */
 export interface Option {
@@ -73,10 +74,8 @@ const menuDefaults = {
   keysDuringGreeting: true,
   waitSeconds: 5,
   silentRounds: 2,
-  silenceWords: 'Are you still there?',
   silencePath: [],
   wrongKeys: 3,
-  wrongKeyWords: 'Sorry, that key has no use here.',
   wrongKeyPath: [],
   extensions: null,
   speech: false,
@@ -93,8 +92,9 @@ export const longestLabel = 80;
 export const longestSheetName = 60;
 export const mostSheets = 500;
 
-export function newMenu(id: SheetId, name: string): Menu {
-  return { type: 'menu', id, name, voice: null, takes: {}, ...menuDefaults };
+/** A menu that says nothing yet but what each says in the language of its voice. */
+export function newMenu(id: SheetId, name: string, language: Language = 'en'): Menu {
+  return { type: 'menu', id, name, voice: null, takes: {}, ...menuDefaults, ...menuWords[language] };
 }
 
 export function newAnnouncement(id: SheetId, name: string): Announcement {

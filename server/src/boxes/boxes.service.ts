@@ -15,6 +15,8 @@ import { BoxPinsService } from './boxPins.service';
 
 @Injectable()
 export class BoxesService extends RowsService<BoxId, BoxEntity> {
+  protected override readonly uniquelyNamed = 'box';
+
   constructor(
     @InjectRepository(BoxEntity) boxes: Repository<BoxEntity>,
     uses: UsesService,

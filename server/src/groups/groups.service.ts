@@ -16,6 +16,8 @@ import { MembershipService } from './membership.service';
 
 @Injectable()
 export class GroupsService extends MembershipService<GroupId, GroupEntity> {
+  protected override readonly uniquelyNamed = 'group';
+
   constructor(
     @InjectRepository(GroupEntity) groups: Repository<GroupEntity>,
     uses: UsesService,

@@ -3,6 +3,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { countryOf, groupId, showPhoneNumber } from '@locutor/core/directory';
 import { hoursId, periodId, type Hours, type HoursId } from '@locutor/core/hours';
 import {
+  folded,
   lineId,
   newMenu,
   schemaVersion,
@@ -18,7 +19,7 @@ import { storedAttendant } from '../drafts/storedAttendant';
 import { GroupEntity } from '../groups/group.entity';
 import { HoursEntity } from '../hours/hours.entity';
 import { PersonEntity } from '../people/person.entity';
-import { conflict, invalid, notFound } from '../problems/problem';
+import { conflict, invalid, nameTaken, notFound } from '../problems/problem';
 import { phoneNumberOf } from '../problems/fields';
 import { changeRevision } from '../rows/changeRevision';
 import { newId } from '../rows/newId';
@@ -55,6 +56,7 @@ export class LinesService {
   }: AddLineDto): Promise<LineEntity> {
     const number = phoneNumberOf(typed, countryOf({ number: typed, timeZone }));
     await this.mustBeThere(operator);
+    await this.nameMustBeFree(name);
     await this.mustBeFree(number);
     const from = copyOf ? await this.get(copyOf) : undefined;
     const hours = await this.hoursFor(name, shared ?? from?.hoursId);
@@ -77,6 +79,7 @@ export class LinesService {
     const number = changes.number === undefined ? undefined : phoneNumberOf(changes.number, countryOf(line));
     if (number) await this.mustBeFree(number, id);
     await this.mustBeThere(changes.operatorId);
+    if (changes.name !== undefined) await this.nameMustBeFree(changes.name, id);
     const from = changes.serviceFrom === undefined ? line.serviceFrom : changes.serviceFrom;
     const until = changes.serviceUntil === undefined ? line.serviceUntil : changes.serviceUntil;
     if (from && until && until < from) {
@@ -103,6 +106,11 @@ export class LinesService {
     if (other && other.id !== except) {
       throw conflict(`${showPhoneNumber(number)} is the number of ${other.name} already.`);
     }
+  }
+
+  private async nameMustBeFree(name: string, except?: LineId): Promise<void> {
+    const other = (await this.list()).find((each) => each.id !== except && folded(each.name) === folded(name));
+    if (other) throw nameTaken('line', other.name);
   }
 
   /** Whoever operates a line must be in the directory. */

@@ -55,6 +55,10 @@ export const conflict = (detail: string): Problem => problem('conflict', 'Not po
 export const invalid = (errors: readonly ProblemAt[]): Problem =>
   problem('invalid', 'Not understood', 422, errors.map((error) => error.says).join(' '), { errors });
 
+/** Two of a kind may not have the same name, or nobody could tell them apart where they are chosen. */
+export const nameTaken = (what: string, name: string): Problem =>
+  invalid([{ at: 'name', says: `There is a ${what} called “${name}” already. Give this one another name.` }]);
+
 export const notAllowed = (detail: string): Problem => problem('not-allowed', 'Not allowed', 403, detail);
 
 /** Something stored that cannot be read, such as what a later release wrote; the rest goes on without it. */

@@ -15,6 +15,8 @@ import { QueueEntity } from './queue.entity';
 
 @Injectable()
 export class QueuesService extends MembershipService<QueueId, QueueEntity> {
+  protected override readonly uniquelyNamed = 'queue';
+
   constructor(
     @InjectRepository(QueueEntity) queues: Repository<QueueEntity>,
     uses: UsesService,

@@ -1,6 +1,6 @@
 import { IsNull, type FindOptionsWhere, type Repository } from 'typeorm';
-import type { ReferredId } from '@locutor/core/line';
-import { inUse, notFound } from '../problems/problem';
+import { folded, type ReferredId } from '@locutor/core/line';
+import { inUse, nameTaken, notFound } from '../problems/problem';
 import type { UsesService } from '../uses/uses.service';
 import { changeRevision } from './changeRevision';
 import { definedOf } from './definedOf';
@@ -12,6 +12,9 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
     protected readonly rows: Repository<Entity>,
     private readonly uses: UsesService,
   ) {}
+
+  /** What one of them is called, where no two may have the same name; null where they may. */
+  protected readonly uniquelyNamed: string | null = null;
 
   /** What must hold before something is kept; throws a Problem. */
   protected abstract check(row: Omit<Entity, 'revision' | 'deletedAt'>): Promise<void>;
@@ -27,6 +30,7 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
   }
 
   async add(row: Omit<Entity, 'revision' | 'deletedAt'>): Promise<Entity> {
+    await this.nameMustBeFree(row);
     await this.check(row);
     await this.rows.insert({ ...row, revision: 1, deletedAt: null } as never);
     return this.get(row.id);
@@ -35,6 +39,7 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
   async change(id: RowId, revision: number, changes: Partial<Entity>): Promise<Entity> {
     const before = await this.get(id);
     const sent = definedOf(changes) as Partial<Entity>;
+    if (sent.name !== undefined) await this.nameMustBeFree({ id, name: sent.name });
     await this.check({ ...before, ...sent });
     return changeRevision(this.rows, { id } as FindOptionsWhere<Entity>, revision, sent, before.name);
   }
@@ -47,9 +52,17 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
     await this.rows.update({ id } as FindOptionsWhere<Entity>, { deletedAt: Date.now() } as never);
   }
 
+  /** Two of the same name cannot be told apart where they are chosen. */
+  private async nameMustBeFree({ id, name }: { readonly id: string; readonly name: string }): Promise<void> {
+    if (this.uniquelyNamed === null) return;
+    const other = (await this.list()).find((each) => each.id !== id && folded(each.name) === folded(name));
+    if (other) throw nameTaken(this.uniquelyNamed, other.name);
+  }
+
   async restore(id: RowId): Promise<Entity> {
     const row = await this.rows.findOneBy({ id } as FindOptionsWhere<Entity>);
     if (!row) throw notFound('That entry');
+    await this.nameMustBeFree(row);
     await this.check(row);
     await this.rows.update({ id } as FindOptionsWhere<Entity>, { deletedAt: null } as never);
     return this.get(id);

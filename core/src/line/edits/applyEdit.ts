@@ -42,7 +42,7 @@ export function applyEdit(attendant: Attendant, edit: Edit): Attendant {
     case 'setPath':
       return setPath(attendant, edit);
     case 'setVoice':
-      return { ...attendant, voice: edit.voice };
+      return sheets.setVoice(attendant, edit.voice);
     case 'addRule':
       return addRule(attendant, edit);
     case 'removeRule':

@@ -1,7 +1,9 @@
 import { findSheet, type Attendant } from '../attendant';
 import type { SheetId } from '../ids';
 import type { Key } from '../key';
+import { menuWordsIn } from '../menuWords';
 import { optionWithoutTake, type Announcement, type Menu, type Option, type Sheet } from '../sheet';
+import { languageOf, type VoiceId } from '../voice';
 import type {
   AddKey,
   AddSheet,
@@ -28,7 +30,21 @@ export function moveSheet(attendant: Attendant, { sheetId, toIndex }: MoveSheet)
 }
 
 export function setSheetVoice(attendant: Attendant, { sheetId, voice }: SetSheetVoice): Attendant {
-  return changeSheet(attendant, sheetId, (sheet) => ({ ...sheet, voice }));
+  return changeSheet(attendant, sheetId, (sheet) => {
+    const spoken = spokenBy(sheet, sheet.voice ?? attendant.voice, voice ?? attendant.voice);
+    return { ...spoken, voice };
+  });
+}
+
+/** The voice of the whole; sheets without one of their own follow. */
+export function setVoice(attendant: Attendant, voice: VoiceId): Attendant {
+  const sheets = attendant.sheets.map((sheet) => (sheet.voice ? sheet : spokenBy(sheet, attendant.voice, voice)));
+  return { ...attendant, voice, sheets };
+}
+
+function spokenBy(sheet: Sheet, before: VoiceId, after: VoiceId): Sheet {
+  const [from, to] = [languageOf(before), languageOf(after)];
+  return sheet.type === 'menu' && from !== to ? menuWordsIn(sheet, from, to) : sheet;
 }
 
 /** Removes a sheet. Steps that go to it are left as they are; ask `usesOf` first. */

@@ -16,7 +16,8 @@ export const people: Starter = {
         ...facts.people
           .slice(0, 8)
           .map((person, index) => option(keys[index] ?? '9', person.name, reach(facts, [person], 24))),
-        option('0', 'to leave a message', reach(facts, [])),
+        option('9', 'to leave a message', reach(facts, [])),
+        option('0', 'to speak to somebody', follow(frontDesk)),
       ],
       closingWords: operatorName ? `Or stay on the line for ${operatorName}.` : 'Or stay on the line.',
       silentRounds: 1,

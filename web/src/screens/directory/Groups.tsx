@@ -43,10 +43,11 @@ export function Groups() {
 }
 
 function GroupEditor({ group }: { readonly group: KeptGroup }) {
+  const taken = useGroups().flatMap(({ id, name }) => (id === group.id ? [] : [name]));
   const { row, change, ...saving } = useRowDraft(list, group);
   return (
     <Box role="region" aria-label={`Group ${group.name}`}>
-      <MembershipHead list={list} to={to} kind="group" row={row} saving={saving} onChange={change} />
+      <MembershipHead list={list} taken={taken} kind="group" row={row} saving={saving} onChange={change} />
       <MembershipLines row={row} orders={ringingOrders} onChange={change}>
         ,{' '}
         <InlineSelect

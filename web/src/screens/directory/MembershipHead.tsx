@@ -2,7 +2,6 @@ import { Flex, IconButton, Text } from '@chakra-ui/react';
 import { longestName } from '@locutor/core/directory';
 import type { ReferredId } from '@locutor/core/line';
 import { Trash2 } from 'lucide-react';
-import { useNavigate } from 'react-router';
 import { SavingNote } from '../../saving/SavingNote';
 import type { RowDraft } from '../../saving/useRowDraft';
 import { NameField } from '../script/SheetName';
@@ -12,8 +11,8 @@ import { useUses } from './useUses';
 
 interface Props {
   readonly list: string;
-  /** The address of the list on screen. */
-  readonly to: string;
+  /** What others of its kind are called. */
+  readonly taken: readonly string[];
   readonly kind: 'group' | 'queue';
   readonly row: { readonly id: ReferredId; readonly name: string; readonly extension: string };
   readonly saving: Pick<RowDraft<unknown>, 'saving' | 'choose'>;
@@ -21,20 +20,16 @@ interface Props {
 }
 
 /** The name, extension and uses of a group or queue, and how to delete it. */
-export function MembershipHead({ list, to, kind, row, saving, onChange }: Props) {
+export function MembershipHead({ list, taken, kind, row, saving, onChange }: Props) {
   const leave = useLeave(list);
-  const navigate = useNavigate();
   const uses = useUses().usesOf(row.id);
-  const remove = async (): Promise<void> => {
-    await leave.ask(row);
-    void navigate(to);
-  };
   return (
     <>
       <Flex align="center" gap="3" wrap="wrap">
         <NameField
           label={`Name of the ${kind}`}
           name={row.name}
+          taken={taken}
           onRename={(name) => onChange({ name: name.slice(0, longestName) })}
         />
         <Flex align="center" gap="1" mr="auto">
@@ -57,7 +52,7 @@ export function MembershipHead({ list, to, kind, row, saving, onChange }: Props)
           variant="ghost"
           aria-label={`Delete the ${kind} ${row.name}`}
           title={`Delete ${row.name}`}
-          onClick={() => void remove()}
+          onClick={() => void leave.ask(row)}
         >
           <Trash2 size={15} />
         </IconButton>

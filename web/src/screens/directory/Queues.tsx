@@ -59,10 +59,11 @@ export function Queues() {
 type Change = (changes: Partial<KeptQueue>) => void;
 
 function QueueEditor({ queue }: { readonly queue: KeptQueue }) {
+  const taken = useQueues().flatMap(({ id, name }) => (id === queue.id ? [] : [name]));
   const { row, change, ...saving } = useRowDraft(list, queue);
   return (
     <Box role="region" aria-label={`Queue ${queue.name}`}>
-      <MembershipHead list={list} to={to} kind="queue" row={row} saving={saving} onChange={change} />
+      <MembershipHead list={list} taken={taken} kind="queue" row={row} saving={saving} onChange={change} />
       <PauseLine row={row} onChange={change} />
       <SpokenField
         label="Said once, on entry"

@@ -95,7 +95,7 @@ function LeaveDialog({ list, row, uses, others, onClose }: DialogProps) {
                     {put}
                   </Way>
                   <Way is={how === 'takeOut'} onChoose={() => setHow('takeOut')}>
-                    Only take them out of groups, queues, boxes and who is told
+                    Only take them out of groups, queues, boxes and lists of who is told
                   </Way>
                 </Box>
               ) : others.length > 0 ? (

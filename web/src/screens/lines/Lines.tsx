@@ -96,7 +96,7 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
         />
       </Flex>
       <Flex align="center" gap="2" mt="1" wrap="wrap" fontSize="13px">
-        Its operator, whom key 0 and whoever wants somebody reach, is
+        Callers who want somebody, whoever it is, reach the operator:
         <OperatorChoice line={row} onChange={(operatorId) => change({ operatorId })} />
       </Flex>
       <Flex align="center" gap="2" mt="1" wrap="wrap" fontSize="13px">

@@ -32,6 +32,7 @@ export function NamedPathSheet({ path }: { readonly path: NamedPath }) {
           <NameField
             label="Name of the path"
             name={path.name}
+            taken={attendant.paths.filter(({ id }) => id !== path.id).map(({ name }) => name)}
             onRename={(name) => edit({ type: 'renameNamedPath', pathId: path.id, name })}
           />
           <Text color="quiet" fontSize="13px" mr="auto">

@@ -3,6 +3,7 @@ import {
   describeEdit,
   findNamedPath,
   findSheet,
+  languageOf,
   namedPathId,
   newAnnouncement,
   newMenu,
@@ -26,6 +27,7 @@ import { MenuSheet } from './MenuSheet';
 import { NamedPathSheet } from './NamedPathSheet';
 import { Outline } from './Outline';
 import { pastedSheet } from './SheetMenu';
+import { freeName } from './freeName';
 
 /** The attendant as a document: its outline, and the sheet being written, alone or beside another. */
 export default function Script() {
@@ -103,19 +105,24 @@ function useAdd(): (type: Added) => void {
         edit({ type: 'addSheet', sheet });
         void navigate(`/script/${sheet.id}`);
       };
+      const now = store.getSnapshot().history.present;
+      const sheetNames = now.sheets.map(({ name }) => name);
       switch (type) {
         case 'menu':
-          return addSheet(newMenu(newId(sheetIds), 'New menu'));
+          return addSheet(newMenu(newId(sheetIds), freeName(sheetNames, 'New menu'), languageOf(now.voice)));
         case 'announcement':
-          return addSheet(newAnnouncement(newId(sheetIds), 'New announcement'));
+          return addSheet(newAnnouncement(newId(sheetIds), freeName(sheetNames, 'New announcement')));
         case 'path': {
           const id = newId(namedPathId);
-          edit({ type: 'addNamedPath', path: { id, name: 'New path', steps: [] } });
+          const name = freeName(
+            now.paths.map((path) => path.name),
+            'New path',
+          );
+          edit({ type: 'addNamedPath', path: { id, name, steps: [] } });
           return void navigate(`/script/${id}`);
         }
         case 'paste': {
           const clip = clipNow();
-          const now = store.getSnapshot().history.present;
           return clip?.type === 'sheet' ? addSheet(pastedSheet(now, clip.sheet)) : undefined;
         }
       }

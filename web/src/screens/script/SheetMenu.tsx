@@ -16,6 +16,7 @@ import { newId } from '../../parts/newId';
 import { tellDone } from '../../parts/notices';
 import { putOnClipboard } from '../../path/clipboard';
 import { RemoveDialog } from './RemoveDialog';
+import { freeName } from './freeName';
 
 /** What can be done with a whole sheet. */
 export const SheetMenu = memo(function SheetMenu({ id, name }: { readonly id: SheetId; readonly name: string }) {
@@ -32,7 +33,11 @@ export const SheetMenu = memo(function SheetMenu({ id, name }: { readonly id: Sh
     const { attendant, index, sheet } = now();
     const copyId = newId(sheetIds);
     if (!sheet) return;
-    edit({ type: 'addSheet', sheet: copyOfSheet(sheet, copyId, freeName(attendant, name)), atIndex: index + 1 });
+    edit({
+      type: 'addSheet',
+      sheet: copyOfSheet(sheet, copyId, freeName(namesOf(attendant), name)),
+      atIndex: index + 1,
+    });
     void navigate(`/script/${copyId}`);
   };
   const copy = (): void => {
@@ -99,16 +104,10 @@ export const SheetMenu = memo(function SheetMenu({ id, name }: { readonly id: Sh
   );
 });
 
-/** A name that no sheet has yet: "Welcome 2". */
-function freeName(attendant: Attendant, name: string): string {
-  const base = name.replace(/ \d+$/, '');
-  let number = 2;
-  while (attendant.sheets.some((sheet) => sheet.name === `${base} ${number}`)) number += 1;
-  return `${base} ${number}`;
-}
+const namesOf = ({ sheets }: Attendant): readonly string[] => sheets.map(({ name }) => name);
 
 /** A sheet from the clipboard as it can be added: under its own id if that is free, else as a copy. */
 export function pastedSheet(attendant: Attendant, sheet: Sheet): Sheet {
   if (!findSheet(attendant, sheet.id)) return sheet;
-  return copyOfSheet(sheet, newId(sheetIds), freeName(attendant, sheet.name));
+  return copyOfSheet(sheet, newId(sheetIds), freeName(namesOf(attendant), sheet.name));
 }
