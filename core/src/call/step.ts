@@ -171,6 +171,8 @@ function pressKey(run: Run, { key }: KeyPressed): void {
 function speak(run: Run, { words }: CallerSpoke): void {
   const { phase } = run.state;
   if (phase.type === 'menuSpeaking' || phase.type === 'menuWaiting') return goOn(run, takeWords(run, phase, words));
+  // Said into the message: nothing is to be understood, and it is written down.
+  if (phase.type === 'recording') return note(run, { type: 'spoke', words, understood: true });
   if ((phase.type === 'askSpeaking' || phase.type === 'askWaiting') && phase.ask.what !== 'extension') {
     return goOn(run, takeAskWords(run, phase, words));
   }

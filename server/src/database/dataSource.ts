@@ -12,6 +12,7 @@ import { Switches1700000007000 } from './migrations/1700000007-switches';
 import { Airing1700000008000 } from './migrations/1700000008-airing';
 import { CallsByLine1700000009000 } from './migrations/1700000009-callsByLine';
 import { Operators1700000010000 } from './migrations/1700000010-operators';
+import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessages';
 
 /**
  * The database: one SQLite file, in write-ahead-log mode. `synchronous = FULL` so that what was answered as saved
@@ -39,6 +40,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       Airing1700000008000,
       CallsByLine1700000009000,
       Operators1700000010000,
+      SilentMessages1700000011000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -53,6 +53,28 @@ async function message(): Promise<Path> {
   return [{ type: 'takeMessage', boxId: box.id, ...messageDefaults }];
 }
 
+/** Leaves a message in the first box, of which Noor is told by e-mail, as the caller does it after the beep. */
+async function leavesMessage(speaks: (caller: Awaited<ReturnType<typeof dials>>) => Promise<void>) {
+  const [box] = (await server.ask('get', '/api/boxes')).body;
+  const [person] = (await server.ask('get', '/api/people')).body;
+  await server.ask('patch', `/api/people/${person.id}`, {
+    revision: person.revision,
+    email: 'noor@larkspurcove.example',
+  });
+  await server.ask('patch', `/api/boxes/${box.id}`, { revision: 1, tell: [{ personId: person.id, by: 'email' }] });
+  await putOnAir(await message());
+  const caller = await dials();
+  await caller.hears(isIn('recording'));
+  await speaks(caller);
+  caller.say({ type: 'key', key: '#' });
+  await caller.hears(({ type }) => type === 'ended');
+  const [left] = await eventually(async () => {
+    const { body } = await server.ask('get', '/api/messages');
+    return body.length > 0 ? body : undefined;
+  });
+  return left;
+}
+
 beforeEach(async () => {
   server = await testServer();
   await server.app.listen(0, '127.0.0.1');
@@ -128,7 +150,7 @@ describe('a call on the live line', () => {
       return log.calls[0].messageId ? log : undefined;
     });
     expect(calls[0]).toMatchObject({ outcome: 'message', messageId: expect.stringMatching(/^message:/) });
-    expect(left).toMatchObject({ callerNumber: '+12075550178', trial: false, heard: false });
+    expect(left).toMatchObject({ callerNumber: '+12075550178', trial: false, heard: false, silent: false });
     expect(left.lengthMs).toBeGreaterThan(1000);
     expect(left.lengthMs).toBeLessThan(1400);
 
@@ -140,6 +162,26 @@ describe('a call on the live line', () => {
     noors.say({ type: 'key', key: '1' });
     await shows(noors, ({ doing }) => doing.type === 'calling' && doing.phase === 'saying');
     await eventually(async () => (await server.ask('get', '/api/messages')).body[0].heard || undefined);
+  });
+
+  it('leaves a message into which nobody spoke, marked as such, and nobody is told of it', async () => {
+    const left = await leavesMessage(async () => server.clock.pass(3000));
+    expect(left).toMatchObject({ silent: true, words: '', heard: false });
+    expect((await server.ask('get', '/api/outbox')).body).toEqual([]);
+  });
+
+  it('leaves what was typed in place of speaking with the message, which is told', async () => {
+    const left = await leavesMessage(async (caller) => {
+      caller.say({ type: 'speak', words: 'My boat is adrift.' });
+      caller.say({ type: 'speak', words: 'Please hurry.' });
+      await server.clock.pass(3000);
+    });
+    expect(left).toMatchObject({ silent: false, words: 'My boat is adrift. Please hurry.' });
+    const [mail] = await eventually(async () => {
+      const { body } = await server.ask('get', '/api/outbox');
+      return body.length > 0 ? body : undefined;
+    });
+    expect(mail.text).toContain('“My boat is adrift. Please hurry.”');
   });
 
   it('is recorded where a step says so, after the caller was told, and can be played', async () => {

@@ -16,6 +16,7 @@ import { unreachable } from '@locutor/core/result';
 import { heardMs, type CallId, type HandsetHears, type HeardItem } from '@locutor/core/exchange';
 import type { CallEntity } from '../callLog/call.entity';
 import type { Clock, Stop } from '../clock/clock';
+import type { LeftMessage as SpokenMessage } from '../messages/messages.service';
 import type { Take } from './take';
 
 type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
@@ -28,7 +29,12 @@ export interface CallDoors {
   readonly ready: (items: readonly PlayItem[]) => readonly HeardItem[] | Promise<readonly HeardItem[]>;
   readonly log: (row: CallEntity) => void;
   readonly startTake: (call: LiveCallRun, of: Take['header']['of']) => Take;
-  readonly keepMessage: (call: LiveCallRun, take: Take, boxId: BoxId, tell: readonly Tell[]) => void;
+  /** Keeps a message, and what was typed in place of speaking. */
+  readonly keepMessage: (
+    call: LiveCallRun,
+    take: Take,
+    message: Omit<SpokenMessage, 'callerNumber' | 'leftAt'>,
+  ) => void;
   readonly keepRecording: (call: LiveCallRun, take: Take) => void;
   readonly finishTake: (call: LiveCallRun, take: Take, recordingId: number) => void;
   readonly settleTake: (callId: CallId, takeId: TakeId, keep: boolean) => void;
@@ -64,6 +70,8 @@ export class LiveCallRun {
   private messageTake: Take | null = null;
   private callTake: Take | null = null;
   private greetingTake: Take | null = null;
+  /** Where in the transcript the message began that is being spoken. */
+  private messageFrom = 0;
   private messageFor: { boxId: BoxId; tell: readonly Tell[] } | null = null;
   private loggedMs = 0;
   /** When each sentence of the transcript began to be heard; Infinity where it was cut before. */
@@ -114,6 +122,7 @@ export class LiveCallRun {
         return this.stopRingback();
       case 'startRecording':
         this.messageTake = this.doors.startTake(this, this.messageHeader());
+        this.messageFrom = this.transcript.length;
         return this.ear?.send({ type: 'recording', on: true });
       case 'stopRecording':
         return this.endMessage(effect.keepIn, effect.tell);
@@ -261,7 +270,10 @@ export class LiveCallRun {
     this.messageTake = null;
     this.ear?.send({ type: 'recording', on: false });
     if (!take) return;
-    if (keepIn) this.doors.keepMessage(this, take, keepIn, tell);
+    const typed = this.transcript
+      .slice(this.messageFrom)
+      .flatMap((each) => (each.type === 'spoke' ? [each.words] : []));
+    if (keepIn) this.doors.keepMessage(this, take, { boxId: keepIn, tell, words: typed.join(' ') });
     else take.discard();
   }
 

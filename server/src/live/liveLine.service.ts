@@ -482,10 +482,10 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       const header = { id: newId(takeId), callId: id, lineId, callerNumber, startedAt: this.now() };
       return new Take(this.takes, { ...header, isPretended: this.isPretended, of }, this.clock);
     },
-    keepMessage: (run, take, boxId, tell) =>
+    keepMessage: (run, take, spoken) =>
       this.keep(async () => {
         const sound = take.finish();
-        const message = { boxId, tell, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
+        const message = { ...spoken, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
         run.row.messageId = (await this.messages.keep(message, sound)).id;
         this.log.put({ ...run.row });
         take.discard();
@@ -541,7 +541,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       if (header.of.type === 'message') {
         const { boxId, tell } = header.of;
         const { callerNumber, startedAt } = header;
-        const kept = await this.messages.keep({ boxId, tell, callerNumber, leftAt: startedAt }, sound);
+        const kept = await this.messages.keep({ boxId, tell, callerNumber, leftAt: startedAt, words: '' }, sound);
         if (call) this.log.put({ ...call, messageId: kept.id });
       } else if (header.of.type === 'call' && call) {
         const recordingId = await this.audio.keep(writeMuLawWav(sound));

@@ -43,6 +43,14 @@ export class MessageEntity {
   @Column('boolean', { default: false })
   heard: boolean;
 
+  /** Whether nobody spoke: nobody is told of such a message. */
+  @Column('boolean', { default: false })
+  silent: boolean;
+
+  /** What was typed in place of speaking, as a handset of the live line can; empty for nothing. */
+  @Column('text', { default: '' })
+  words: string;
+
   @Column('integer', { nullable: true })
   deletedAt: number | null;
 }

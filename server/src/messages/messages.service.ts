@@ -1,6 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { lengthMs, phoneRateHz, readWav, resample, writeMuLawWav, type Pcm } from '@locutor/core/audio';
+import {
+  lengthMs,
+  measure,
+  phoneRateHz,
+  readWav,
+  resample,
+  soundFaults,
+  writeMuLawWav,
+  type Pcm,
+} from '@locutor/core/audio';
 import type { BoxId, PersonId, Tell } from '@locutor/core/directory';
 import { tellSchema } from '@locutor/core/line';
 import { idKind } from '@locutor/core/id';
@@ -24,6 +33,8 @@ export interface LeftMessage {
   /** In ms since 1970. */
   readonly leftAt: number;
   readonly tell: readonly Tell[];
+  /** What was typed in place of speaking; empty for nothing. */
+  readonly words: string;
 }
 
 /** The longest a box takes, and a little for the audio's edges. */
@@ -47,11 +58,11 @@ export class MessagesService {
 
   /** Puts a copy in another box, whose people are told of it. */
   async forwardToBox(id: MessageId, boxId: BoxId): Promise<MessageEntity> {
-    const { callerNumber, leftAt, lengthMs: ms, audioId, trial } = await this.get(id);
+    const { callerNumber, leftAt, lengthMs: ms, audioId, trial, silent, words } = await this.get(id);
     const box = await this.boxes.get(boxId);
     const copy = newId(messageId);
-    const row = { id: copy, boxId, callerNumber, leftAt, trial, lengthMs: ms, audioId, heard: false, deletedAt: null };
-    await this.messages.insert({ ...row, tell: box.tell });
+    const row = { id: copy, boxId, callerNumber, leftAt, trial, lengthMs: ms, audioId, silent, words };
+    await this.messages.insert({ ...row, heard: false, deletedAt: null, tell: box.tell });
     return this.told(copy);
   }
 
@@ -61,10 +72,10 @@ export class MessagesService {
     return message;
   }
 
-  /** Tells those who are to be told of a new message; of a trial nobody is. */
+  /** Tells those who are to be told of a new message; of a trial, or one into which nobody spoke, nobody is. */
   private async told(id: MessageId): Promise<MessageEntity> {
     const message = await this.get(id);
-    if (!message.trial) await this.outbox.tell(message, await this.boxName(message));
+    if (!message.trial && !message.silent) await this.outbox.tell(message, await this.boxName(message));
     return message;
   }
 
@@ -90,6 +101,8 @@ export class MessagesService {
       audioId: await this.audio.keep(writeMuLawWav(onPhone)),
       tell: tell === undefined ? box.tell : readTell(tell),
       heard: false,
+      silent: isSilent(onPhone),
+      words: '',
       deletedAt: null,
     });
     return this.told(id);
@@ -99,7 +112,8 @@ export class MessagesService {
   async keep(left: LeftMessage, sound: Pcm): Promise<MessageEntity> {
     const id = newId(messageId);
     const audioId = await this.audio.keep(writeMuLawWav(sound));
-    const kept = { id, audioId, lengthMs: lengthMs(sound), heard: false, deletedAt: null, trial: false };
+    const silent = left.words === '' && isSilent(sound);
+    const kept = { id, audioId, lengthMs: lengthMs(sound), heard: false, silent, deletedAt: null, trial: false };
     await this.messages.insert({ ...kept, ...left, tell: [...left.tell] });
     return this.told(id);
   }
@@ -139,4 +153,9 @@ function readTell(json: string): Tell[] {
   const read = tellSchema.safeParse(JSON.parse(json));
   if (!read.success) throw invalid([{ at: 'tell', says: 'Who is told of the message cannot be read.' }]);
   return read.data as Tell[];
+}
+
+/** Whether nobody spoke: nothing is to be heard on it. */
+function isSilent(sound: Pcm): boolean {
+  return soundFaults(measure(sound)).includes('silent');
 }

@@ -185,12 +185,12 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
 }
 
 function wordsOf({ message, boxName, timeZone }: Note): { subject: string; text: string } {
-  const { callerNumber, leftAt, lengthMs } = message;
+  const { callerNumber, leftAt, lengthMs, words } = message;
   const caller = callerNumber.startsWith('+') ? showPhoneNumber(callerNumber) : 'a caller who hides their number';
   const when = new Intl.DateTimeFormat('en', { timeZone, dateStyle: 'full', timeStyle: 'short' }).format(leftAt);
   const seconds = Math.round(lengthMs / 1000);
   return {
     subject: `New message in ${boxName} from ${caller}`,
-    text: `${caller} left a message of ${seconds} s in the box ${boxName} on ${when}.\n\nHear it in Messages, or dial the box on your desk phone.\n`,
+    text: `${caller} left a message of ${seconds} s in the box ${boxName} on ${when}.\n${words && `\n“${words}”\n`}\nHear it in Messages, or dial the box on your desk phone.\n`,
   };
 }

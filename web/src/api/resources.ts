@@ -100,6 +100,10 @@ export interface Message {
   readonly trial: boolean;
   readonly lengthMs: number;
   readonly audioId: string;
+  /** Whether nobody spoke into it. */
+  readonly silent: boolean;
+  /** What was typed in place of speaking; empty for nothing. */
+  readonly words: string;
   readonly heard: boolean;
 }
 

@@ -48,7 +48,17 @@ export function MessageRow({ message, isDeleted }: Props) {
         <Text fontSize="13px" color="quiet">
           for <b>{box}</b>, {showWhen(message.leftAt, line.timeZone, now)}
           {message.trial && ', in a trial of the draft'}
+          {message.silent && (
+            <>
+              . <b>Nobody spoke</b>, so nobody was told
+            </>
+          )}
         </Text>
+        {message.words !== '' && (
+          <Text fontFamily="spoken" fontSize="16px" lineHeight="1.35">
+            {message.words}
+          </Text>
+        )}
       </Box>
       <SoundPlayer
         audioId={message.audioId}
