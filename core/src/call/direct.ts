@@ -1,4 +1,4 @@
-import { isInList } from '../directory';
+import { isInList, type PersonId } from '../directory';
 import { defaultRingSeconds } from '../line';
 import { askPin } from './boxVisit';
 import { endCall } from './end';
@@ -19,6 +19,8 @@ export function goDirectly(run: Run, to: DirectTo): Next | undefined {
     case 'recorder':
       askToSpeak(run, to.of);
       return undefined;
+    case 'colleague':
+      return reachAlone(run, to.personId);
     default:
       return reach(run, to, { type: 'end', reason: 'pathRanOut' });
   }
@@ -26,7 +28,7 @@ export function goDirectly(run: Run, to: DirectTo): Next | undefined {
 
 /** The caller of a connected call is sent to somebody else; nobody answering there brings them back. */
 export function transfer(run: Run, from: Target, to: TransferTo): Next {
-  note(run, { type: 'transferred', to });
+  note(run, { type: 'transferred', to, by: whoIs(from) });
   const givenUp: Next =
     to.type === 'person'
       ? { type: 'unanswered', personId: to.personId, sheetId: null }
@@ -55,6 +57,21 @@ function reach(run: Run, to: TransferTo, otherwise: Next): Next {
     case 'queue':
       return { type: 'queue', queueId: to.queueId, place: null };
   }
+}
+
+/** Rings somebody to be spoken to; nobody answering ends it. */
+function reachAlone(run: Run, personId: PersonId): Next {
+  const target = { type: 'person', personId } as const;
+  const over: Next = { type: 'end', reason: 'pathRanOut' };
+  const why = whyNotPerson(run, run.ready.people.get(personId));
+  if (!why) return { type: 'ring', ring: planFor(target, over) };
+  note(run, { type: 'notAnswered', target, why });
+  return over;
+}
+
+/** Who of the staff somebody is; null for an outside number. */
+export function whoIs(target: Target): PersonId | null {
+  return target.type === 'person' ? target.personId : null;
 }
 
 function planFor(target: Target, unanswered: Next): RingPlan {

@@ -12,13 +12,15 @@ interface Timed {
 /** What a call goes to past the attendant: an extension or a direct number was dialled, or a box from a desk phone. */
 export type DirectTo =
   | { readonly type: 'person'; readonly personId: PersonId }
+  /** Somebody who is to be spoken to before a caller is sent on to them: nobody answering ends it. */
+  | { readonly type: 'colleague'; readonly personId: PersonId }
   | { readonly type: 'group'; readonly groupId: GroupId }
   | { readonly type: 'queue'; readonly queueId: QueueId }
   | { readonly type: 'box'; readonly boxId: BoxId }
   /** Somebody of the staff speaks a greeting, which is recorded. */
   | { readonly type: 'recorder'; readonly of: PhoneTake };
 /** To whom a call can be transferred. */
-export type TransferTo = Exclude<DirectTo, { readonly type: 'box' | 'recorder' }>;
+export type TransferTo = Exclude<DirectTo, { readonly type: 'box' | 'recorder' | 'colleague' }>;
 
 /** What is to be spoken into a desk phone. */
 export interface PhoneTake {
@@ -92,6 +94,8 @@ export type PinChecked = Timed & {
   readonly type: 'pinChecked';
   readonly messages: readonly MessageToHear[] | null;
 };
+/** Who talks to the caller has spoken to a colleague, who takes the call from now on. */
+export type StaffHandedOn = Timed & { readonly type: 'staffHandedOn'; readonly personId: PersonId };
 /** What was recorded with a desk phone and made good, as callers would hear it. */
 export interface FinishedTake {
   readonly takeId: TakeId;
@@ -126,6 +130,7 @@ export type CallEvent =
   | PlaceIs
   | StaffHeld
   | StaffTransferred
+  | StaffHandedOn
   | PinChecked
   | TakeFinished
   | StaffPressed

@@ -1,7 +1,7 @@
 import { unreachable } from '../result';
 import { ask, passAsk, takeAskKey, takeAskWords, waitForAnswer } from './ask';
 import { askPin, checkPin, hearNext, takeHearingKey, takePin, takePinKey, waitForPin } from './boxVisit';
-import { endBlocked, goDirectly, transfer } from './direct';
+import { endBlocked, goDirectly, transfer, whoIs } from './direct';
 import type { CallEffect } from './effect';
 import { endCall, startCallRecording } from './end';
 import type {
@@ -15,6 +15,7 @@ import type {
   PlayEnded,
   QueueRefused,
   StaffBusy,
+  StaffHandedOn,
   StaffPressed,
   StaffTransferred,
   TakeFinished,
@@ -101,6 +102,8 @@ function handle(run: Run, event: CallEvent): void {
       return holdCaller(run, event.on);
     case 'staffTransferred':
       return transferCaller(run, event);
+    case 'staffHandedOn':
+      return handOn(run, event);
     case 'pinChecked':
       return run.state.phase.type === 'pinChecking'
         ? goOn(run, takePin(run, run.state.phase, event.messages))
@@ -319,6 +322,14 @@ function transferCaller(run: Run, { to }: StaffTransferred): void {
   if (phase.type !== 'connected' && phase.type !== 'onHold') return;
   if (phase.type === 'onHold') stopPlaying(run, phase.playId);
   goOn(run, transfer(run, phase.target, to));
+}
+
+function handOn(run: Run, { personId }: StaffHandedOn): void {
+  const { phase } = run.state;
+  if (phase.type !== 'connected' && phase.type !== 'onHold') return;
+  if (phase.type === 'onHold') stopPlaying(run, phase.playId);
+  note(run, { type: 'transferred', to: { type: 'person', personId }, by: whoIs(phase.target) });
+  connectMember(run, { type: 'person', personId, number: null }, phase.holdGreetingId);
 }
 
 function endTake(run: Run, { recordingId, take }: TakeFinished): void {

@@ -41,7 +41,8 @@ export type TranscriptEntry = { readonly atMs: number } & (
       readonly waitedMs: number;
     }
   | { readonly type: 'held'; readonly on: boolean }
-  | { readonly type: 'transferred'; readonly to: TransferTo }
+  /** By whom; null for an outside number. */
+  | { readonly type: 'transferred'; readonly to: TransferTo; readonly by: PersonId | null }
   | { readonly type: 'pin'; readonly boxId: BoxId; readonly right: boolean }
   | { readonly type: 'heardMessage'; readonly messageId: string; readonly deleted: boolean }
   | { readonly type: 'greetingRecorded'; readonly name: string; readonly lengthMs: number; readonly kept: boolean }

@@ -68,20 +68,35 @@ function dropCall(run: Run, callId: CallId): void {
   const call = run.calls.get(callId);
   if (!call) return;
   run.calls.delete(callId);
-  if (call.talkingTo) endTalk(run, call.talkingTo, call.broughtBy);
-  if (call.staffCaller) setFree(run, call.staffCaller);
+  if (call.talkingTo) endTalkOf(run, call.talkingTo, callId, call.broughtBy);
+  if (call.staffCaller) endOwnCall(run, call.staffCaller, callId);
+}
+
+/** A caller who was on hold while a colleague was called has gone: that call goes on. */
+function endTalkOf(run: Run, personId: PersonId, callId: CallId, broughtBy: GroupId | QueueId | null): void {
+  const { doing } = staffOf(run, personId);
+  if (doing.type !== 'calling' || doing.held !== callId) return endTalk(run, personId, broughtBy);
+  setDoing(run, personId, { ...doing, held: null });
+}
+
+/** A call of somebody's own is over: they are free, or back with the caller whom they had put on hold. */
+function endOwnCall(run: Run, personId: PersonId, callId: CallId): void {
+  const { doing } = staffOf(run, personId);
+  if (doing.type !== 'calling' || doing.callId !== callId) return;
+  const held = doing.held && run.calls.get(doing.held);
+  if (!held || held.talkingTo !== personId) return setFree(run, personId);
+  setDoing(run, personId, { type: 'talking', callId: held.id, sinceMs: held.sinceMs });
 }
 
 /** Somebody's call is over for them. */
 export function endTalk(run: Run, personId: PersonId, broughtBy: GroupId | QueueId | null): void {
   const before = staffOf(run, personId);
-  const sinceMs = before.doing.type === 'talking' ? before.doing.sinceMs : run.atMs;
   const restMs = restSecondsOf(run, broughtBy) * 1000;
   if (restMs > 0) startTimer(run, { type: 'free', personId }, restMs);
   run.staff.set(personId, { ...before, lastCallMs: run.atMs, restUntilMs: run.atMs + restMs });
   setFree(run, personId);
   const queue = broughtBy ? run.ready.queues.get(broughtBy) : undefined;
-  if (queue) countTalk(run, queue.id, run.atMs - sinceMs);
+  if (queue && before.doing.type === 'talking') countTalk(run, queue.id, run.atMs - before.doing.sinceMs);
 }
 
 function restSecondsOf(run: Run, broughtBy: GroupId | QueueId | null): number {

@@ -12,6 +12,7 @@ import {
   wendell,
 } from '../testing/boatyard';
 import { Office } from '../testing/office';
+import { deskView } from './deskView';
 import { callId } from './state';
 
 const ringNoor: Path = [{ ...ringDefaults, type: 'ring', personId: noor.id, seconds: 18 }, ...message];
@@ -27,6 +28,82 @@ beforeEach(() => {
 const dials = (digits: string): void =>
   office.do({ type: 'staffDials', personId: wendell.id, digits, callId: own, script: office.world });
 const transfer = (to: Parameters<Office['do']>[0] & { type: 'staffTransfers' }): void => office.do(to);
+
+describe('a caller who is to be transferred after a word with the colleague', () => {
+  const consults = (): ReturnType<Office['call']> => {
+    const call = office.call('one');
+    office.answer(noor);
+    const { world: script } = office;
+    office.do({ type: 'staffConsults', personId: noor.id, colleague: priya.id, callId: own, script });
+    return call;
+  };
+  const sendsOn = (): void => office.do({ type: 'staffSendsOn', personId: noor.id });
+
+  it('is on hold while the colleague is called, and theirs once they are told', () => {
+    const call = consults();
+    expect([office.phase(call), ...office.rung()]).toEqual(['onHold', 'Priya']);
+    office.answer(priya);
+    expect(office.doing(noor)).toMatchObject({ type: 'calling', callId: own, held: call });
+    sendsOn();
+    expect(office.phase(call)).toBe('connected');
+    expect(office.doing(priya)).toMatchObject({ type: 'talking', callId: call });
+    expect(office.doing(noor).type).toBe('nothing');
+    expect(office.phase(own)).toBe('ended');
+    const transferred = { type: 'transferred', to: { type: 'person', personId: priya.id }, by: noor.id };
+    expect(office.transcript(call)).toContainEqual(expect.objectContaining(transferred));
+    office.hangUp(priya);
+    expect(office.phase(call)).toBe('ended');
+  });
+
+  it('is sent on without waiting, and rings there', () => {
+    const call = consults();
+    sendsOn();
+    expect(office.rung()).toEqual(['Priya']);
+    expect(office.doing(noor).type).toBe('nothing');
+    office.answer(priya);
+    expect(office.doing(priya)).toMatchObject({ type: 'talking', callId: call });
+  });
+
+  it('is taken back, which ends the call of the colleague', () => {
+    const call = consults();
+    office.answer(priya);
+    office.do({ type: 'staffHolds', personId: noor.id, on: false });
+    expect([office.phase(call), office.phase(own)]).toEqual(['connected', 'ended']);
+    expect(office.doing(noor)).toMatchObject({ type: 'talking', callId: call });
+    expect(office.doing(priya).type).toBe('nothing');
+  });
+
+  it('is still on hold when the colleague does not answer or hangs up', () => {
+    const call = consults();
+    office.decline(priya);
+    expect(office.phase(own)).toBe('ended');
+    expect(office.doing(noor)).toMatchObject({ type: 'talking', callId: call });
+    expect(office.phase(call)).toBe('onHold');
+    office.do({ type: 'staffHolds', personId: noor.id, on: false });
+    expect(office.phase(call)).toBe('connected');
+  });
+
+  it('may hang up meanwhile: the two colleagues go on talking', () => {
+    const call = consults();
+    office.answer(priya);
+    office.tell(call, { type: 'callerHungUp' });
+    expect(office.doing(noor)).toMatchObject({ type: 'calling', callId: own, held: null });
+    sendsOn();
+    expect(office.doing(priya)).toMatchObject({ type: 'talking', callId: own });
+    office.hangUp(noor);
+    expect([office.doing(noor).type, office.doing(priya).type]).toEqual(['nothing', 'nothing']);
+  });
+
+  it('is not put on hold for a call to oneself, nor by somebody who talks to nobody', () => {
+    const call = office.call('one');
+    const { world: script } = office;
+    office.do({ type: 'staffConsults', personId: priya.id, colleague: noor.id, callId: own, script });
+    expect(office.doing(priya).type).toBe('nothing');
+    office.answer(noor);
+    office.do({ type: 'staffConsults', personId: noor.id, colleague: noor.id, callId: own, script });
+    expect(office.phase(call)).toBe('connected');
+  });
+});
 
 describe('a desk phone', () => {
   it('answers, holds, takes back and hangs up', () => {
@@ -71,6 +148,21 @@ describe('a desk phone', () => {
     expect(office.rung()).toEqual(['Noor']);
     office.answer(noor);
     expect(office.phase(call)).toBe('connected');
+  });
+
+  it('knows who transferred a caller to whom, also when they come back', () => {
+    const call = office.call('one');
+    office.answer(noor);
+    const to = { type: 'person', personId: priya.id } as const;
+    transfer({ type: 'staffTransfers', personId: noor.id, to });
+    const shown = (person: typeof noor) => {
+      const { doing } = deskView(office.world, office.exchange, person.id, () => null);
+      return doing.type === 'rung' || doing.type === 'talking' ? doing.call.transfer : undefined;
+    };
+    expect(shown(priya)).toEqual({ by: noor.id, to });
+    office.decline(priya);
+    expect(shown(noor)).toEqual({ by: noor.id, to });
+    expect(office.transcript(call)).toContainEqual(expect.objectContaining({ type: 'transferred', to, by: noor.id }));
   });
 
   it('transfers to a group', () => {

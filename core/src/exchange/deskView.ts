@@ -1,6 +1,6 @@
 import type { CameBy, PhoneTake } from '../call';
 import type { GroupId, PersonId, QueueId } from '../directory';
-import { newStaff, type CallId, type Exchange, type Presence } from './state';
+import { newStaff, type CallId, type Exchange, type LiveCall, type Presence } from './state';
 import type { CallScript } from '../call';
 
 /** A call as it is seen by those who are rung for it or talk on it. */
@@ -12,6 +12,8 @@ export interface SeenCall {
   /** When the line answered, in ms since 1970. */
   readonly sinceMs: number;
   readonly cameBy: CameBy | null;
+  /** Who sent it on to whom; null where nobody has. */
+  readonly transfer: LiveCall['transfer'];
 }
 
 export type DeskDoing =
@@ -41,6 +43,8 @@ export type DeskDoing =
       /** What the call does now. */
       readonly phase: string;
       readonly talkingTo: PersonId | null;
+      /** The caller on hold, to be sent on to whoever is called; null for none. */
+      readonly held: SeenCall | null;
       /** What is being recorded; null when nothing is. */
       readonly take: PhoneTake | null;
     }
@@ -103,7 +107,8 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
       if (!call) return nothing;
       const { id, talkingTo, state } = call;
       const take = 'of' in state.phase ? state.phase.of : null;
-      return { type: 'calling', callId: id, phase: state.phase.type, talkingTo, take };
+      const held = doing.held ? (seenCall(exchange, doing.held, cameByOf) ?? null) : null;
+      return { type: 'calling', callId: id, phase: state.phase.type, talkingTo, held, take };
     }
     case 'talking': {
       const call = seenCall(exchange, doing.callId, cameByOf);
@@ -131,6 +136,6 @@ export function seenCall(
 ): SeenCall | undefined {
   const call = calls.get(callId);
   if (!call) return undefined;
-  const { callerNumber, staffCaller, sinceMs } = call;
-  return { callId, callerNumber, staffCaller, sinceMs, cameBy: cameByOf(callId) };
+  const { callerNumber, staffCaller, sinceMs, transfer } = call;
+  return { callId, callerNumber, staffCaller, sinceMs, transfer, cameBy: cameByOf(callId) };
 }

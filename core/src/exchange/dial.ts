@@ -25,10 +25,12 @@ interface OwnCall {
   readonly script: CallScript;
   readonly callerNumber: string;
   readonly to: DirectTo;
+  /** A caller on hold meanwhile. */
+  readonly held?: CallId;
 }
 
 /** A call of somebody of the staff, on the phone on their desk. */
-export function beginOwnCall(run: Run, { personId, callId, script, callerNumber, to }: OwnCall): void {
+export function beginOwnCall(run: Run, { personId, callId, script, callerNumber, to, held }: OwnCall): void {
   const { atMs } = run;
   run.calls.set(callId, {
     id: callId,
@@ -39,8 +41,9 @@ export function beginOwnCall(run: Run, { personId, callId, script, callerNumber,
     staffCaller: personId,
     talkingTo: null,
     broughtBy: null,
+    transfer: null,
   });
-  setDoing(run, personId, { type: 'calling', callId });
+  setDoing(run, personId, { type: 'calling', callId, held: held ?? null });
   tell(run, callId, { type: 'dialled', atMs, callerNumber, to });
 }
 

@@ -37,6 +37,15 @@ export type StaffPresses = ByStaff & { readonly type: 'staffPresses'; readonly k
 export type StaffHangsUp = ByStaff & { readonly type: 'staffHangsUp' };
 export type StaffHolds = ByStaff & { readonly type: 'staffHolds'; readonly on: boolean };
 export type StaffTransfers = ByStaff & { readonly type: 'staffTransfers'; readonly to: TransferTo };
+/** They put their caller on hold and call a colleague, to speak to them before the caller is sent on. */
+export type StaffConsults = ByStaff & {
+  readonly type: 'staffConsults';
+  readonly colleague: PersonId;
+  readonly callId: CallId;
+  readonly script: CallScript;
+};
+/** They send the caller on hold on to the colleague they have called. */
+export type StaffSendsOn = ByStaff & { readonly type: 'staffSendsOn' };
 /** A member of a queue takes a waiting call. */
 export type StaffPicks = ByStaff & { readonly type: 'staffPicks'; readonly callId: CallId };
 /** They dial an extension, a box or a speaker group; the call is theirs when it is one. */
@@ -68,6 +77,8 @@ export type ExchangeEvent =
   | StaffHangsUp
   | StaffHolds
   | StaffTransfers
+  | StaffConsults
+  | StaffSendsOn
   | StaffPicks
   | StaffDials
   | TakeAsked

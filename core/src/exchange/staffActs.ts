@@ -105,8 +105,13 @@ export function hangUpPhone(run: Run, personId: PersonId): void {
   }
 }
 
+/** Taking the caller back ends the call of a colleague that was made meanwhile. */
 export function holdCall(run: Run, personId: PersonId, on: boolean): void {
   const { doing } = staffOf(run, personId);
+  if (doing.type === 'calling' && doing.held && !on) {
+    tell(run, doing.callId, { type: 'callerHungUp', atMs: run.atMs });
+    return tell(run, doing.held, { type: 'staffHeld', atMs: run.atMs, on });
+  }
   if (doing.type === 'talking') tell(run, doing.callId, { type: 'staffHeld', atMs: run.atMs, on });
 }
 
@@ -117,7 +122,7 @@ export function transferCall(run: Run, personId: PersonId, to: TransferTo): void
   const isToThemselves = to.type === 'person' && to.personId === personId;
   if (!call || isToThemselves) return;
   endTalk(run, personId, call.broughtBy);
-  run.calls.set(call.id, { ...call, talkingTo: null, broughtBy: null });
+  run.calls.set(call.id, { ...call, talkingTo: null, broughtBy: null, transfer: { by: personId, to } });
   tell(run, call.id, { type: 'staffTransferred', atMs: run.atMs, to });
 }
 

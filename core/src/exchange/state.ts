@@ -1,4 +1,4 @@
-import type { CallScript, CallState, PhoneTake, RungPhone } from '../call';
+import type { CallScript, CallState, PhoneTake, RungPhone, TransferTo } from '../call';
 import type { GroupId, PersonId, QueueId } from '../directory';
 import { idKind, type Id } from '../id';
 
@@ -33,7 +33,12 @@ export type Doing =
     }
   | { readonly type: 'talking'; readonly callId: CallId; readonly sinceMs: number }
   /** A call of their own, from the phone on their desk. */
-  | { readonly type: 'calling'; readonly callId: CallId }
+  | {
+      readonly type: 'calling';
+      readonly callId: CallId;
+      /** A caller on hold meanwhile, to be sent on to whoever is called; null for none. */
+      readonly held: CallId | null;
+    }
   /** They speak to the phones of a speaker group, one way. */
   | {
       readonly type: 'speaking';
@@ -66,6 +71,8 @@ export interface LiveCall {
   readonly talkingTo: PersonId | null;
   /** The group or queue that brought the two together, whose rest follows; null for none. */
   readonly broughtBy: GroupId | QueueId | null;
+  /** Who sent it to whom last; null where nobody has. */
+  readonly transfer: { readonly by: PersonId; readonly to: TransferTo } | null;
 }
 
 /** A group being rung for a call. */

@@ -8,6 +8,7 @@ import type { CallArrives, ExchangeEvent, PresenceSet, TimerOver } from './event
 import { giveUp, huntOn, joinHunts } from './hunt';
 import { dismiss, offer } from './offers';
 import { endRun, setFree, staffOf, startRun, tell, type Run } from './run';
+import { consult, sendOn } from './consult';
 import { askForTake, giveUpTake } from './takes';
 import { answerPhone, declineCall, hangUpPhone, holdCall, pickCall, pressKey, transferCall } from './staffActs';
 import type { CallId, Exchange, LiveCall } from './state';
@@ -55,6 +56,10 @@ function handle(run: Run, event: ExchangeEvent): void {
       return holdCall(run, event.personId, event.on);
     case 'staffTransfers':
       return transferCall(run, event.personId, event.to);
+    case 'staffConsults':
+      return consult(run, event);
+    case 'staffSendsOn':
+      return sendOn(run, event.personId);
     case 'staffPicks':
       return pickCall(run, event.personId, event.callId);
     case 'staffDials':
@@ -81,6 +86,7 @@ function admit(run: Run, { callId, callerNumber, script, to, answer, atMs }: Cal
     staffCaller: null,
     talkingTo: null,
     broughtBy: null,
+    transfer: null,
   };
   run.calls.set(callId, call);
   tell(run, callId, { type: 'dialled', atMs, callerNumber, ...(to && { to }), ...(answer && { answer }) });

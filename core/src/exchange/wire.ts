@@ -1,3 +1,4 @@
+import type { PersonId } from '../directory';
 import type { CallState, EndReason, RungPhone, TransferTo, TranscriptEntry } from '../call';
 import type { HoldMusicId, Key } from '../line';
 import type { Board } from './board';
@@ -65,6 +66,9 @@ export type DeskSays =
   | { readonly type: 'hangUp' }
   | { readonly type: 'hold'; readonly on: boolean }
   | { readonly type: 'transfer'; readonly to: TransferTo }
+  /** Speaks to a colleague before the caller is sent on. */
+  | { readonly type: 'consult'; readonly personId: PersonId }
+  | { readonly type: 'sendOn' }
   | { readonly type: 'pick'; readonly callId: CallId }
   | { readonly type: 'dial'; readonly digits: string }
   | { readonly type: 'presence'; readonly presence: Presence };

@@ -61,6 +61,10 @@ export class DeskSocket {
         return line.happen({ type: 'staffHolds', personId, on: said.on });
       case 'transfer':
         return line.happen({ type: 'staffTransfers', personId, to: said.to });
+      case 'consult':
+        return line.consult(personId, said.personId);
+      case 'sendOn':
+        return line.happen({ type: 'staffSendsOn', personId });
       case 'pick':
         return line.happen({ type: 'staffPicks', personId, callId: said.callId });
       case 'dial':

@@ -223,6 +223,18 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     if (!this.exchange.calls.has(id) && run.transcript.length === 0) this.runs.delete(id);
   }
 
+  /** Calls a colleague while the caller somebody talks to is on hold. */
+  consult(personId: PersonId, colleague: PersonId): void {
+    const script = this.world;
+    if (!script) return;
+    const extensionOf = (id: PersonId): string => script.people.find((person) => person.id === id)?.extension ?? '';
+    const id = newId(callId);
+    const run = this.begin(id, script.lineId, extensionOf(colleague), null, extensionOf(personId), personId);
+    run.ear = this.earOfDesk(personId);
+    this.happen({ type: 'staffConsults', personId, colleague, callId: id, script });
+    if (!this.exchange.calls.has(id) && run.transcript.length === 0) this.runs.delete(id);
+  }
+
   /** Rings somebody's desk phone to record a greeting with it. Gives back how to give it up. */
   askForTake(personId: PersonId, of: PhoneTake, asker: TakeAsker): () => void {
     const script = this.world;

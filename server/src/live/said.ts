@@ -26,6 +26,8 @@ const desk = z.discriminatedUnion('type', [
   z.object({ type: z.literal('hangUp') }),
   z.object({ type: z.literal('hold'), on: z.boolean() }),
   z.object({ type: z.literal('transfer'), to: transferTo }),
+  z.object({ type: z.literal('consult'), personId: id('person') }),
+  z.object({ type: z.literal('sendOn') }),
   z.object({ type: z.literal('pick'), callId: id('call') }),
   z.object({ type: z.literal('dial'), digits: z.string().regex(/^[0-9*#]{1,12}$/) }),
   z.object({ type: z.literal('presence'), presence: z.enum(presences) }),

@@ -60,7 +60,7 @@ describe('captions', () => {
     [{ type: 'leftQueue', queueId: rush, why: 'hungUp', waitedMs: 65_000 }, 'Hung up after waiting 1:05'],
     [{ type: 'held', on: true }, 'Put on hold'],
     [{ type: 'held', on: false }, 'Taken back from hold'],
-    [{ type: 'transferred', to: { type: 'group', groupId: desk7 } }, 'Transferred to Front desk'],
+    [{ type: 'transferred', to: { type: 'group', groupId: desk7 }, by: null }, 'Transferred to Front desk'],
     [{ type: 'pin', boxId: office, right: false }, 'That is not the PIN'],
     [{ type: 'heardMessage', messageId: 'm', deleted: true }, 'The message was deleted'],
     [{ type: 'callRecording', on: true }, 'The call is recorded from here on'],

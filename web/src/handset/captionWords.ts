@@ -75,7 +75,9 @@ export function captionOf(entry: TranscriptEntry, names: Names, to: keyof typeof
     case 'held':
       return entry.on ? 'Put on hold' : 'Taken back from hold';
     case 'transferred':
-      return `Transferred to ${directName(entry.to, names)}`;
+      return entry.by
+        ? `${names[entry.by] ?? 'A colleague'} transferred the call to ${directName(entry.to, names)}`
+        : `Transferred to ${directName(entry.to, names)}`;
     case 'pin':
       return entry.right ? `The PIN of ${names[entry.boxId] ?? 'the box'} is right` : 'That is not the PIN';
     case 'heardMessage':
@@ -129,6 +131,7 @@ function directName(to: DirectTo, names: Names): string {
     case 'recorder':
       return `the recorder for ${to.of.name}`;
     case 'person':
+    case 'colleague':
       return names[to.personId] ?? somebodyDeleted;
     case 'group':
       return names[to.groupId] ?? somebodyDeleted;

@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
 import type { PhoneTake } from '@locutor/core/call';
 import type { PersonId } from '@locutor/core/directory';
-import { presences, type DeskDoing, type DeskQueue, type Presence } from '@locutor/core/exchange';
+import { presences, type DeskDoing, type DeskQueue, type Presence, type SeenCall } from '@locutor/core/exchange';
 import { isKey, type Names } from '@locutor/core/line';
 import { Mic, MicOff, Phone, PhoneForwarded, PhoneOff } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
@@ -13,6 +13,7 @@ import { useNow } from '../parts/useNow';
 import { CallerLine, callerName } from './CallerLine';
 import { DeskPhone, type DeskPhoneView } from './deskPhone';
 import { useStore } from './store';
+import { useDeskKeys } from './useDeskKeys';
 import { useOwn } from './useOwn';
 import { Elapsed } from '../parts/Elapsed';
 
@@ -41,6 +42,7 @@ function OpenDesk({ phone, personId, names }: { phone: DeskPhone; personId: Pers
   const view = useStore(phone);
   const nowMs = useNow(500) + view.aheadMs;
   const { desk } = view;
+  useDeskKeys(phone, desk?.doing);
   if (!desk) return <Text color="quiet">{view.isLost ? lost : 'Connecting …'}</Text>;
   const part = { phone, view, names, nowMs };
   return (
@@ -113,7 +115,7 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
                 : 'Rings:'}{' '}
             <Seconds ms={nowMs - doing.sinceMs} />
           </Text>
-          <CallerLine call={doing.call} of={doing.of} names={names} />
+          <CallerLine call={doing.call} of={doing.of} personId={personId} names={names} />
           <Flex gap="1.5" mt="2">
             {doing.isAccepting ? (
               <Button size="sm" colorPalette="petrol" flex="1" onClick={() => phone.press('1')}>
@@ -135,6 +137,7 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
             {doing.talkingTo ? `Talking to ${names[doing.talkingTo] ?? 'a colleague'}.` : callingWords(doing.phase)}{' '}
             {doing.phase === 'takeRecording' && <Elapsed label="Length of the recording" />}
           </Text>
+          {doing.held && <Held phone={phone} held={doing.held} talks={doing.talkingTo !== null} names={names} />}
           {doing.take && <ToRecord of={doing.take} />}
           <Keypad isOff={false} onPress={(key) => phone.press(key)} />
           <Flex mt="2" gap="1.5" align="center">
@@ -230,7 +233,7 @@ function Talking({
       <Text fontSize="13px">
         {doing.isOnHold ? 'On hold:' : 'Talking to'} <Seconds ms={nowMs - doing.sinceMs} />
       </Text>
-      <CallerLine call={doing.call} of={doing.of} names={names} />
+      <CallerLine call={doing.call} of={doing.of} personId={personId} names={names} />
       <Flex gap="1.5" mt="2" wrap="wrap">
         <Button
           size="sm"
@@ -252,6 +255,34 @@ function Talking({
   );
 }
 
+/** The caller on hold while a colleague is spoken to: to be sent on to them, or taken back. */
+function Held({
+  phone,
+  held,
+  talks,
+  names,
+}: {
+  readonly phone: DeskPhone;
+  readonly held: SeenCall;
+  readonly talks: boolean;
+  readonly names: Names;
+}) {
+  return (
+    <Box mb="2" borderWidth="1px" borderColor="hairline" bg="sheet" borderRadius="md" p="2.5">
+      <Text fontSize="13px">On hold:</Text>
+      <Text fontWeight="600">{callerName(held, names)}</Text>
+      <Flex gap="1.5" mt="2" wrap="wrap">
+        <Button size="sm" colorPalette="petrol" flex="1" onClick={() => phone.say({ type: 'sendOn' })}>
+          <PhoneForwarded size={14} aria-hidden /> {talks ? 'Transfer now' : 'Transfer without waiting'}
+        </Button>
+        <Button size="sm" variant="outline" bg="sheet" flex="1" onClick={() => phone.say({ type: 'hold', on: false })}>
+          Take back
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
 function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly personId: PersonId }) {
   const [people, groups, queues] = [usePeople(), useGroups(), useQueues()];
   const others = people.filter(({ id }) => id !== personId);
@@ -265,9 +296,10 @@ function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly per
     else if (group) phone.say({ type: 'transfer', to: { type: 'group', groupId: group.id } });
     else if (queue) phone.say({ type: 'transfer', to: { type: 'queue', queueId: queue.id } });
   };
+  const colleague = others.find(({ id }) => id === to);
   if (all.length === 0) return null;
   return (
-    <Flex mt="2" gap="1.5" align="center" fontSize="13px">
+    <Flex mt="2" gap="1.5" align="center" wrap="wrap" fontSize="13px">
       <Text flexShrink="0">Transfer to</Text>
       <Box flex="1" minW="0">
         <InlineSelect
@@ -281,6 +313,16 @@ function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly per
       <Button size="xs" variant="outline" bg="sheet" disabled={to === ''} onClick={send}>
         <PhoneForwarded size={13} aria-hidden /> Transfer
       </Button>
+      {colleague && (
+        <Button
+          size="xs"
+          variant="outline"
+          bg="sheet"
+          onClick={() => phone.say({ type: 'consult', personId: colleague.id })}
+        >
+          <Phone size={13} aria-hidden /> Speak to {colleague.name.split(' ')[0]} first
+        </Button>
+      )}
     </Flex>
   );
 }

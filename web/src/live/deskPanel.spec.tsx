@@ -21,6 +21,7 @@ const call: SeenCall = {
   callId: callId.create('one'),
   callerNumber: '+12075550178',
   staffCaller: null,
+  transfer: null,
   cameBy: { sheetId: welcome, key: '2' },
 } as SeenCall;
 
@@ -113,6 +114,53 @@ describe('a desk phone that is connected', () => {
     expect(said()).toEqual({ type: 'hangUp' });
   });
 
+  it('says who transferred a call, and that it comes back', () => {
+    const rings = (by: typeof noor) =>
+      shows({
+        doing: {
+          type: 'rung',
+          call: { ...call, transfer: { by, to: { type: 'person', personId: priya } } },
+          ...{ of: null, number: null, sinceMs: nowMs, isAccepting: false },
+        } as DeskDoing,
+      });
+    rings(priya);
+    expect(screen.getByText('Transferred by Priya Castellanos')).toBeTruthy();
+    rings(noor);
+    expect(screen.getByText('Comes back: Priya Castellanos did not answer')).toBeTruthy();
+  });
+
+  it('speaks to a colleague first, with the caller on hold, and transfers then or takes back', async () => {
+    shows({ doing: { type: 'talking', call, of: null, sinceMs: nowMs, isOnHold: false } });
+    await act(() => jest.advanceTimersByTimeAsync(10));
+    fireEvent.change(screen.getByLabelText('To whom the call is transferred'), { target: { value: priya } });
+    press('Speak to Priya first');
+    expect(said()).toEqual({ type: 'consult', personId: priya });
+    const own = { type: 'calling', callId: call.callId, take: null, held: call } as const;
+    shows({ doing: { ...own, phase: 'ringing', talkingTo: null } });
+    expect(screen.getByRole('button', { name: 'Transfer without waiting' })).toBeTruthy();
+    shows({ doing: { ...own, phase: 'connected', talkingTo: priya } });
+    press('Transfer now');
+    expect(said()).toEqual({ type: 'sendOn' });
+    press('Take back');
+    expect(said()).toEqual({ type: 'hold', on: false });
+  });
+
+  it('takes the digits of the keyboard while its keys can be pressed, and not while something is typed', () => {
+    shows({});
+    const before = said();
+    fireEvent.keyDown(window, { key: '5' });
+    expect(said()).toEqual(before);
+    shows({
+      doing: { type: 'calling', callId: call.callId, held: null, phase: 'pinWaiting', talkingTo: null, take: null },
+    });
+    for (const key of ['4', '#']) {
+      fireEvent.keyDown(window, { key });
+      expect(said()).toEqual({ type: 'key', key });
+    }
+    fireEvent.keyDown(window, { key: '7', ctrlKey: true });
+    expect(said()).toEqual({ type: 'key', key: '#' });
+  });
+
   it('dials what is typed, of keys only, and is told what is no number', () => {
     shows({});
     const field = screen.getByLabelText('Extension, box or code to dial');
@@ -136,7 +184,7 @@ describe('a desk phone that is connected', () => {
     ['ringing', 'It rings …'],
     ['saying', 'Calling …'],
   ])('says what a call of its own does: %s', (phase, words) => {
-    shows({ doing: { type: 'calling', callId: call.callId, phase, talkingTo: null, take: null } });
+    shows({ doing: { type: 'calling', callId: call.callId, held: null, phase, talkingTo: null, take: null } });
     expect(screen.getByText(words)).toBeTruthy();
     press('Press 5');
     expect(said()).toEqual({ type: 'key', key: '5' });
@@ -146,13 +194,17 @@ describe('a desk phone that is connected', () => {
     const take = { name: 'Storm', words: 'We are closed.' };
     shows({ doing: { type: 'rungForTake', of: take, sinceMs: nowMs } });
     expect(screen.getByText('We are closed.')).toBeTruthy();
-    shows({ doing: { type: 'calling', callId: call.callId, phase: 'takeRecording', talkingTo: null, take } });
+    shows({
+      doing: { type: 'calling', callId: call.callId, held: null, phase: 'takeRecording', talkingTo: null, take },
+    });
     act(() => jest.advanceTimersByTime(3000));
     expect(screen.getByRole('timer', { name: 'Length of the recording' }).textContent).toBe('0:03');
   });
 
   it('names who it talks to, whom it speaks to, and who speaks to it', () => {
-    shows({ doing: { type: 'calling', callId: call.callId, phase: 'connected', talkingTo: priya, take: null } });
+    shows({
+      doing: { type: 'calling', callId: call.callId, held: null, phase: 'connected', talkingTo: priya, take: null },
+    });
     expect(screen.getByText(/Talking to Priya Castellanos\./)).toBeTruthy();
     shows({ doing: { type: 'speaking', groupId: desk, to: [priya], sinceMs: nowMs } });
     expect(screen.getByText(/You speak to 1 phone of/).textContent).toBe('You speak to 1 phone of Front desk: Priya.');

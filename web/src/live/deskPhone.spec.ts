@@ -48,6 +48,7 @@ const call = {
   staffCaller: null,
   sinceMs: 0,
   cameBy: null,
+  transfer: null,
 };
 const rung: DeskDoing = { type: 'rung', call, of: null, number: null, sinceMs: 0, isAccepting: false };
 const nothing: DeskDoing = { type: 'nothing', restUntilMs: 0 };
