@@ -12,7 +12,7 @@ import {
   withAttendant,
 } from '../testing/boatyard';
 import { applyEdit, type Attendant } from '../line';
-import { answerFor, readyOf, type ReadyLine } from './ready';
+import { answerFor, readyOf, saidItems, type ReadyLine } from './ready';
 import type { CallScript } from './script';
 import { cases } from '../testing/cases';
 
@@ -83,5 +83,31 @@ describe('a script made ready', () => {
     const items = french.sheets.get(welcomeId)?.items ?? [];
     expect(items.every((item) => item.type !== 'sentence' || item.sentence.voice === 'frMan')).toBe(true);
     expect(JSON.stringify(items)).toContain('Pour moorings, appuyez sur 1.');
+  });
+});
+
+describe('words that were said before', () => {
+  const facts = (): never => {
+    throw new Error('nothing live is said');
+  };
+  const said = (voice: 'slt' | 'deWoman', stepIndex = 0) =>
+    saidItems(
+      readyOf(script),
+      'Am 1. Mai. Danke.',
+      voice,
+      { type: 'step', slot: { type: 'otherwise' }, stepIndex },
+      facts,
+    ).map((item) => (item.type === 'sentence' ? item.sentence : undefined));
+
+  it('are cut as each language is, whoever said them first', () => {
+    expect(said('slt').map((each) => each?.text)).toEqual(['Am 1.', 'Mai.', 'Danke.']);
+    expect(said('deWoman').map((each) => each?.text)).toEqual(['Am 1. Mai.', 'Danke.']);
+  });
+
+  it('are known to be said where they are', () => {
+    expect([said('slt', 1)[0], said('slt', 2)[0]].map((each) => each?.source)).toMatchObject([
+      { stepIndex: 1 },
+      { stepIndex: 2 },
+    ]);
   });
 });

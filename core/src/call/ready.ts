@@ -14,13 +14,21 @@ import {
   isRuleAt,
   pathAt,
   saidHours,
+  slotKey,
   type RecordedTake,
   type SheetId,
   type Slot,
   type VoiceId,
   usableSwitch,
 } from '../line';
-import { asSentences, plainSentences, sheetSentences, type PlainSentence, type SpokenFacts } from '../speech';
+import {
+  asSentences,
+  plainSentences,
+  sheetSentences,
+  type PlainSentence,
+  type Source,
+  type SpokenFacts,
+} from '../speech';
 import { asItems } from './items';
 import type { PlayItem } from './effect';
 import type { CallScript, LineScript } from './script';
@@ -52,6 +60,12 @@ export type Dialable =
   | { readonly type: 'group'; readonly group: Group }
   | { readonly type: 'queue'; readonly queue: Queue };
 
+/** Words in a voice, cut into sentences; and as they are said in each place that says them. */
+interface SaidWords {
+  readonly plain: readonly PlainSentence[];
+  readonly items: Map<string, readonly PlayItem[]>;
+}
+
 /** A script made ready for calls. What it remembers follows from the script alone, so calls stay pure. */
 export interface Ready {
   readonly lines: ReadonlyMap<LineId, ReadyLine>;
@@ -67,8 +81,8 @@ export interface Ready {
   readonly greetings: ReadonlyMap<string, Greeting>;
   readonly hours: ReadonlyMap<string, Hours>;
   readonly blocked: readonly CallerList[];
-  /** Words without live parts cut into sentences, which takes much longer than looking them up. */
-  readonly sentences: Map<string, readonly PlainSentence[]>;
+  /** What a step, a menu or a box says in words without live parts; cutting them takes much longer than looking them up. */
+  readonly said: Map<VoiceId, Map<string, SaidWords>>;
   readonly takes: ReadonlyMap<string, RecordedTake>;
   readonly phrases: Map<VoiceId, Map<string, readonly PlayItem[]>>;
 }
@@ -100,7 +114,7 @@ function makeReady(script: CallScript): Ready {
     takes: byId(script.takes),
     hours: byId(script.hours),
     blocked: script.callerLists.filter(({ kind }) => kind === 'blocked'),
-    sentences: new Map(),
+    said: new Map(),
     phrases: new Map(),
   };
 }
@@ -207,12 +221,45 @@ function fallbackOf(sheet: Sheet | undefined, which: 'silence' | 'wrongKey' | 'a
   return which === 'silence' ? sheet.silencePath : which === 'wrongKey' ? sheet.wrongKeyPath : [];
 }
 
-/** Words cut into sentences, live parts saying what is so by the facts. */
-export function sentencesIn(ready: Ready, words: string, voice: VoiceId, facts: SpokenFacts): readonly PlainSentence[] {
-  if (hasLiveParts(words)) return plainSentences(words, voice, facts);
-  let texts = ready.sentences.get(words);
-  if (!texts) ready.sentences.set(words, (texts = plainSentences(words, voice, facts)));
-  return texts;
+/** Words as they are said in a voice, live parts saying what is so by the facts. */
+export function saidItems(
+  ready: Ready,
+  words: string,
+  voice: VoiceId,
+  source: Source,
+  facts: () => SpokenFacts,
+): readonly PlayItem[] {
+  if (hasLiveParts(words)) return asItems(asSentences(plainSentences(words, voice, facts()), voice, source));
+  const { plain, items } = saidWords(ready, words, voice);
+  const place = placeOf(source);
+  let said = items.get(place);
+  if (!said) items.set(place, (said = asItems(asSentences(plain, voice, source))));
+  return said;
+}
+
+function saidWords({ said }: Ready, words: string, voice: VoiceId): SaidWords {
+  let byWords = said.get(voice);
+  if (!byWords) said.set(voice, (byWords = new Map()));
+  let known = byWords.get(words);
+  if (!known) byWords.set(words, (known = { plain: plainSentences(words, voice, noFacts), items: new Map() }));
+  return known;
+}
+
+function placeOf(source: Source): string {
+  switch (source.type) {
+    case 'words':
+      return `${source.sheetId} ${source.part}`;
+    case 'option':
+      return `${source.sheetId} ${source.key}`;
+    case 'step':
+      return `${slotKey(source.slot)} ${source.stepIndex}`;
+    case 'box':
+      return source.boxId;
+    case 'queue':
+      return source.queueId;
+    case 'line':
+      return '';
+  }
 }
 
 /** Something the line says by itself, in the language of a voice. */

@@ -1,10 +1,10 @@
 import type { Box } from '../directory';
 import { defaultVoice, type Spoken, type WordsPart, type SheetId } from '../line';
-import { asSentences, phrasesOf, recordedSentence, sheetSentences, takeOf, type Phrases, type Source } from '../speech';
-import type { Greeting, VoiceId } from '../line';
+import { phrasesOf, recordedSentence, sheetSentences, takeOf, type Phrases, type Source } from '../speech';
+import type { Greeting } from '../line';
 import type { PlayItem } from './effect';
 import { asItems, beep } from './items';
-import { phraseItems, readyOf, sentencesIn } from './ready';
+import { phraseItems, readyOf, saidItems } from './ready';
 import type { CallScript } from './script';
 import { factsOf, lineOf, voiceOf, type Run } from './run';
 
@@ -12,7 +12,7 @@ const nothing: readonly PlayItem[] = [];
 
 /** Words typed in place, in the voice of the sheet the caller is in. */
 export function wordsItems(run: Run, words: string, source: Source): readonly PlayItem[] {
-  return words === '' ? nothing : saidItems(run, words, voiceOf(run), source);
+  return words === '' ? nothing : saidItems(run.ready, words, voiceOf(run), source, () => factsOf(run));
 }
 
 /** Words that belong to a menu but are not its greeting. */
@@ -29,11 +29,9 @@ export function spokenItems(run: Run, spoken: Spoken, source: Source): readonly 
 /** A greeting of the library: its recording, or its words by its voice. */
 export function greetingItems(run: Run, { words, voice, take }: Greeting, source: Source): readonly PlayItem[] {
   const recorded = takeOf(take, factsOf(run));
-  return recorded ? asItems([recordedSentence(recorded, voice, source)]) : saidItems(run, words, voice, source);
-}
-
-function saidItems(run: Run, words: string, voice: VoiceId, source: Source): readonly PlayItem[] {
-  return asItems(asSentences(sentencesIn(run.ready, words, voice, factsOf(run)), voice, source));
+  return recorded
+    ? asItems([recordedSentence(recorded, voice, source)])
+    : saidItems(run.ready, words, voice, source, () => factsOf(run));
 }
 
 /** What a sheet says at this moment. */
