@@ -3,6 +3,7 @@ import { callId } from '@locutor/core/exchange';
 import { lineId, type LineId } from '@locutor/core/line';
 import type { TranscriptEntry } from '@locutor/core/call';
 import { writeMuLawWav } from '@locutor/core/audio';
+import request from 'supertest';
 import { AudioStore } from '../audio/audioStore';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import type { CallEntity } from './call.entity';
@@ -58,6 +59,25 @@ describe('the call log', () => {
     expect(body.calls[0].id).toBe('call:c129');
     expect(body.calls[0].transcript).toBeUndefined();
     expect(await found('?skip=100')).toHaveLength(30);
+  });
+
+  it('is written as a spreadsheet, narrowed like the log, with names, and marks of calls at pretended moments', async () => {
+    await keep(
+      callNamed('a', { startedAt: 2_000_000, endedAt: 2_030_000, callerNumber: '+12075550117', pretended: true }),
+      callNamed('b', { startedAt: 1_000_000, endedAt: null, callerNumber: 'anonymous' }),
+      callNamed('c', { lineId: lineId.create('shed') }),
+    );
+    const { status, headers, text } = await request(server.app.getHttpServer())
+      .get(`/api/calls/csv?lineId=${main}`)
+      .set('Host', '127.0.0.1')
+      .buffer(true);
+    expect(status).toBe(200);
+    expect(headers['content-type']).toBe('text/csv; charset=utf-8');
+    const [head, first, second, end] = text.split('\r\n');
+    expect(head).toMatch(/^started \(UTC\),seconds,line/);
+    expect(first).toMatch(/^1970-01-01T00:33:20.000Z,30,Larkspur Cove Boatyard,\+1 207 555 0117,.*,yes$/);
+    expect(second).toMatch(/^1970-01-01T00:16:40.000Z,,Larkspur Cove Boatyard,anonymous/);
+    expect(end).toBe('');
   });
 
   it('is narrowed by line, outcome, time, number and what was said', async () => {

@@ -1,7 +1,6 @@
-import { Controller, Get, Header, Param, Query } from '@nestjs/common';
+import { Controller, Get, Header, Param, Query, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { CallId } from '@locutor/core/exchange';
-import { writeCallsCsv } from '@locutor/core/traffic';
 import { UsesService } from '../uses/uses.service';
 import type { CallEntity } from './call.entity';
 import { CallsQuery } from './calls.dto';
@@ -25,8 +24,8 @@ export class CallsController {
   @Get('csv')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="calls.csv"')
-  async csv(@Query() query: CallsQuery): Promise<string> {
-    return writeCallsCsv(await this.calls.all(query), await this.uses.names());
+  async csv(@Query() query: CallsQuery): Promise<StreamableFile> {
+    return new StreamableFile(await this.calls.csv(query, await this.uses.names()));
   }
 
   /** A call with its transcript. */

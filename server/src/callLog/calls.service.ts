@@ -1,13 +1,16 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CallId } from '@locutor/core/exchange';
-import type { LineId } from '@locutor/core/line';
+import type { LineId, Names } from '@locutor/core/line';
+import type { CallToWrite } from '@locutor/core/traffic';
 import { AudioStore } from '../audio/audioStore';
 import { IsNull, LessThan, MoreThanOrEqual, Not, Repository, type SelectQueryBuilder } from 'typeorm';
 import { notFound } from '../problems/problem';
 import { CallEntity } from './call.entity';
 import { CallLog } from './callLog.service';
 import type { CallsQuery } from './calls.dto';
+import type { CsvTask } from './csvTask';
+import { Workers } from '../workers';
 
 /** A page of the log. */
 const callsAtOnce = 100;
@@ -24,7 +27,11 @@ export interface CallsPage {
 
 /** Reads the call log. */
 @Injectable()
-export class CallsService {
+export class CallsService implements OnModuleDestroy {
+  private readonly workers = new Workers<CsvTask, Uint8Array>(
+    require.resolve('@locutor/server/callLog/callsCsv.worker'),
+  );
+
   constructor(
     @InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>,
     private readonly log: CallLog,
@@ -42,10 +49,17 @@ export class CallsService {
     return { calls, inAll };
   }
 
-  /** Whole calls, newest first. */
-  async all(query: CallsQuery): Promise<readonly CallEntity[]> {
+  /** Calls as a spreadsheet (CSV, RFC 4180), newest first; read and written in a worker thread. */
+  async csv(query: CallsQuery, names: Names): Promise<Uint8Array> {
     await this.log.write();
-    return this.found(query).take(mostInFile).getMany();
+    const columns = csvColumns.map((name) => `call.${name}`);
+    const [sql, parameters] = this.found(query).select(columns).limit(mostInFile).getQueryAndParameters();
+    const { database } = this.calls.manager.connection.options;
+    return this.workers.run({ database: String(database), sql, parameters: [...parameters], names });
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.workers.end();
   }
 
   async get(id: CallId): Promise<CallEntity> {
@@ -90,6 +104,16 @@ export class CallsService {
     return query;
   }
 }
+
+const csvColumns: readonly (keyof CallToWrite)[] = [
+  'lineId',
+  'callerNumber',
+  'startedAt',
+  'endedAt',
+  'pretended',
+  'answeredBy',
+  'transcript',
+];
 
 const rowColumns: readonly (keyof CallRow)[] = [
   'id',
