@@ -118,7 +118,11 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Name of Bram Lindqvist')).toBeVisible();
   await page.goto(`${server.url}/directory/groups`);
-  await page.getByRole('link', { name: /Yard/ }).or(page.getByRole('button', { name: /^Yard/ })).first().click();
+  await page
+    .getByRole('link', { name: /Yard/ })
+    .or(page.getByRole('button', { name: /^Yard/ }))
+    .first()
+    .click();
   await expect(page.getByText('Bram Lindqvist').first()).toBeVisible();
 });
 

@@ -1,33 +1,55 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
-import { defaultThemeConfig } from '@chakra-ui/react/theme';
+import {
+  animationStyles,
+  breakpoints,
+  buttonRecipe,
+  cssVarsPrefix,
+  cssVarsRoot,
+  dialogSlotRecipe,
+  globalCss,
+  headingRecipe,
+  inputRecipe,
+  keyframes,
+  layerStyles,
+  linkRecipe,
+  menuSlotRecipe,
+  semanticTokens,
+  tableSlotRecipe,
+  textareaRecipe,
+  textStyles,
+  toastSlotRecipe,
+  tokens,
+} from '@chakra-ui/react/theme';
 
-/** Reading the whole theme costs more than the first screen itself; this is what the screens use. */
-const { recipes, slotRecipes, tokens, semanticTokens, ...rest } = defaultThemeConfig.theme ?? {};
-const pick = <Of>(from: Record<string, Of> | undefined, names: readonly string[]): Record<string, Of> =>
-  Object.fromEntries(Object.entries(from ?? {}).filter(([name]) => names.includes(name)));
+const { transparent, current, black, white, whiteAlpha, blackAlpha, gray, red } = tokens.colors;
+const { colors, ...otherSemanticTokens } = semanticTokens;
+
+/** What the screens use of the theme, named part by part: the rest is neither loaded nor read. */
 const used = defineConfig({
-  ...defaultThemeConfig,
+  preflight: true,
+  cssVarsPrefix,
+  cssVarsRoot,
+  globalCss,
   theme: {
-    ...rest,
-    tokens: {
-      ...tokens,
-      colors: pick(tokens?.colors, [
-        'transparent',
-        'current',
-        'black',
-        'white',
-        'whiteAlpha',
-        'blackAlpha',
-        'gray',
-        'red',
-      ]),
-    },
+    ...{ breakpoints, keyframes, textStyles, layerStyles, animationStyles },
+    tokens: { ...tokens, colors: { transparent, current, black, white, whiteAlpha, blackAlpha, gray, red } },
     semanticTokens: {
-      ...semanticTokens,
-      colors: pick(semanticTokens?.colors, ['bg', 'fg', 'border', 'gray', 'red']),
+      ...otherSemanticTokens,
+      colors: { bg: colors.bg, fg: colors.fg, border: colors.border, gray: colors.gray, red: colors.red },
     },
-    recipes: pick(recipes, ['button', 'heading', 'input', 'link', 'textarea']),
-    slotRecipes: pick(slotRecipes, ['dialog', 'menu', 'table', 'toast']),
+    recipes: {
+      button: buttonRecipe,
+      heading: headingRecipe,
+      input: inputRecipe,
+      link: linkRecipe,
+      textarea: textareaRecipe,
+    },
+    slotRecipes: {
+      dialog: dialogSlotRecipe,
+      menu: menuSlotRecipe,
+      table: tableSlotRecipe,
+      toast: toastSlotRecipe,
+    },
   },
 });
 

@@ -301,7 +301,7 @@ function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly per
   return (
     <Flex mt="2" gap="1.5" align="center" wrap="wrap" fontSize="13px">
       <Text flexShrink="0">Transfer to</Text>
-      <Box flex="1" minW="0">
+      <Box flex="1 1 160px" minW="0">
         <InlineSelect
           label="To whom the call is transferred"
           value={to}

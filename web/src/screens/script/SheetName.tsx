@@ -41,7 +41,7 @@ export function NameField({ label, name, taken, onRename }: FieldProps) {
   const takenBy = (text: string): string | undefined => taken.find((each) => folded(each) === folded(text));
   const other = typed === null ? undefined : takenBy(typed);
   return (
-    <Box>
+    <Box pt="1px">
       <Input
         aria-invalid={other !== undefined || undefined}
         aria-describedby={other === undefined ? undefined : noteId}
