@@ -28,14 +28,14 @@ export function showDayTimes(times: readonly DayTime[]): string {
   return times.map(({ startMin, endMin }) => `${showTime(startMin)}–${showTime(endMin)}`).join(', ');
 }
 
-/** Times in order, those that touch or overlap made one; none longer than a day. */
-export function joinTimes(times: readonly DayTime[]): readonly DayTime[] {
+/** Times in order, those that touch or overlap made one; none longer than a day, unless said otherwise. */
+export function joinTimes(times: readonly DayTime[], longestMin: number = minutesOfDay): readonly DayTime[] {
   const joined: DayTime[] = [];
   for (const time of [...times].sort((one, other) => one.startMin - other.startMin)) {
     const last = joined.at(-1);
     if (!last || time.startMin > last.endMin) joined.push(time);
     else {
-      const endMin = Math.min(Math.max(last.endMin, time.endMin), last.startMin + minutesOfDay);
+      const endMin = Math.min(Math.max(last.endMin, time.endMin), last.startMin + longestMin);
       joined[joined.length - 1] = { ...last, endMin };
     }
   }

@@ -28,7 +28,7 @@ type SpansOf = (daysAhead: -1 | 0 | 1) => readonly DaySpan[];
 
 function openTimesOf({ periods }: Pick<Hours, 'periods'>, spansOf: SpansOf): readonly DayTime[] {
   const isOpening = ({ periodId }: DaySpan): boolean => periodId === periods[0]?.id;
-  const open = joinTimes(spansOf(0).filter(isOpening).map(timeOf(0)));
+  const open = joinTimes(spansOf(0).filter(isOpening).map(timeOf(0)), Infinity);
   const breaks = ([-1, 0, 1] as const).flatMap((by) =>
     spansOf(by)
       .filter((span) => !isOpening(span))
@@ -58,7 +58,7 @@ export function isOpenAllDay(hours: Hours, day: DayNumber): boolean {
 }
 
 function fillsTheDay(dayBefore: readonly DayTime[], own: readonly DayTime[]): boolean {
-  const all = joinTimes([...dayBefore.map(timeOf(-1)), ...own].map(withinDay));
+  const all = joinTimes([...dayBefore.map(timeOf(-1)), ...own].map(withinDay), Infinity);
   return all.some(({ startMin, endMin }) => startMin === 0 && endMin === minutesOfDay);
 }
 
@@ -74,15 +74,36 @@ export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] 
 /** The days of a week in their order, those with the same times together. */
 export function dayGroups(hours: Pick<Hours, 'periods'>, week: readonly WeekSpan[]): readonly DayGroup[] {
   const groups = new Map<string, DayGroup & { readonly days: Weekday[] }>();
+  const timesOn = (day: Weekday): readonly DayTime[] => weekTimes(hours, week, day);
+  const fills = (day: Weekday): boolean => fillsTheDay(timesOn(dayAfter(day, -1)), timesOn(day));
   for (const day of weekdays) {
-    const times = weekTimes(hours, week, day);
-    const isAllDay = fillsTheDay(weekTimes(hours, week, dayAfter(day, -1)), times);
+    const before = dayAfter(day, -1);
+    const isAllDay = fills(day);
+    const rest = isAllDay ? [] : toldTheDayAfter(timesOn(before), fills(before));
+    const times = joinTimes([...rest, ...(isToldTheDayAfter(timesOn(day)) ? [] : timesOn(day))], Infinity);
     const key = [...times.map(({ startMin, endMin }) => `${startMin}-${endMin}`), isAllDay].join(',');
     const group = groups.get(key);
     if (group) group.days.push(day);
     else groups.set(key, { days: [day], times, isAllDay });
   }
   return [...groups.values()];
+}
+
+/** Whether all times of a day begin after its end: they are those of the day after to whoever hears them. */
+function isToldTheDayAfter(times: readonly DayTime[]): boolean {
+  return times.every(({ startMin }) => startMin >= minutesOfDay);
+}
+
+/**
+ * What is told with the day after the one it began on: what runs on past the end of a day that is told to be open all
+ * day, and times that all begin past it.
+ */
+function toldTheDayAfter(times: readonly DayTime[], isAllDay: boolean): readonly DayTime[] {
+  if (!isAllDay && !isToldTheDayAfter(times)) return [];
+  return times
+    .map(timeOf(-1))
+    .filter(({ endMin }) => endMin > 0)
+    .map(({ startMin, endMin }) => ({ startMin: Math.max(0, startMin), endMin }));
 }
 
 /** When it opens next after an instant: the day by the zone's calendar, the time, and how many days ahead. */
