@@ -45,6 +45,40 @@ test('the messages of a box are heard by phone, after the right PIN only', async
   await expect(message.getByRole('button', { name: 'Heard', exact: true })).toBeVisible();
 });
 
+test('key 0 rings the operator, who speaks to a colleague before the caller is sent on; the PIN is typed on the keyboard', async ({
+  context,
+  page,
+  request,
+  server,
+}) => {
+  await request.put(`${server.url}/api/live/clock`, { data: { reading: '2026-11-23T10:00' } });
+  const noor = await deskOf(context, server.url, 'Noor Haldane');
+  const bram = await deskOf(context, server.url, 'Bram Lindqvist');
+  await dial(bram, '*24');
+  await expect(bram.getByText('Type the PIN of the box, then #.')).toBeVisible();
+  for (const key of '2424#') await bram.keyboard.press(key);
+  await expect(bram.getByText('You hear the messages')).toBeVisible();
+  await bram.getByRole('button', { name: 'Hang up' }).click();
+
+  await page.goto(`${server.url}/handset`);
+  await page.getByRole('button', { name: 'Call', exact: true }).click();
+  const heard = page.getByRole('log', { name: 'What is heard' });
+  await expect(heard).toContainText('Thank you for calling');
+  await page.getByRole('button', { name: 'Press 0', exact: true }).click();
+  await expect(heard).toContainText('Ringing the group Front desk');
+  await noor.getByRole('button', { name: 'Answer' }).click();
+  await noor.getByLabel('To whom the call is transferred').selectOption('Bram Lindqvist');
+  await noor.getByRole('button', { name: 'Speak to Bram first' }).click();
+  await expect(heard).toContainText('Put on hold');
+  await bram.getByRole('button', { name: 'Answer' }).click();
+  await expect(noor.getByText('Talking to Bram Lindqvist.')).toBeVisible();
+  await noor.getByRole('button', { name: 'Transfer now' }).click();
+  await expect(heard).toContainText('Noor Haldane transferred the call to Bram Lindqvist');
+  await expect(page.getByText('You are talking to Bram Lindqvist.')).toBeVisible();
+  await expect(bram.getByText('Transferred by Noor Haldane')).toBeVisible();
+  await expect(noor.getByText('Nothing rings.')).toBeVisible();
+});
+
 test('who is away is not rung, and stays away when the page is loaded again', async ({
   context,
   page,

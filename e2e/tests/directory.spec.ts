@@ -158,6 +158,35 @@ test('contacts and lists of callers are kept; what is no number is named and not
   await expect(numbers).toHaveValue('+1 207 555 0171\n+120755501' + '8*');
 });
 
+test('the operator of a line is named in Lines, and a name that is taken is refused in words', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/lines`);
+  const operator = page.getByLabel('Operator of the line Larkspur Cove Boatyard');
+  await expect(operator.locator('option:checked')).toHaveText('the group Front desk');
+  const kept = page.waitForResponse((response) => response.request().method() === 'PATCH');
+  await operator.selectOption('Noor Haldane');
+  expect((await kept).status()).toBe(200);
+  const name = page.getByLabel('Name of the line Storage shed');
+  await name.fill('Larkspur cove boatyard');
+  await name.blur();
+  await expect(page.getByRole('listitem', { name: 'Storage shed' })).toContainText(
+    'There is a line called “Larkspur Cove Boatyard” already.',
+  );
+  await page.goto(`${server.url}/directory/people`);
+  await page.getByRole('button', { name: 'Delete Noor Haldane' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Noor Haldane is still used' });
+  await expect(dialog).toContainText('the operator of the line Larkspur Cove Boatyard');
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await page.goto(`${server.url}/script`);
+  const sheet = page.getByRole('textbox', { name: 'Name of the menu' });
+  await sheet.fill('after hours');
+  await expect(page.getByText('“After hours” is the name of another one.')).toBeVisible();
+  await sheet.blur();
+  await expect(sheet).toHaveValue('Welcome');
+});
+
 test('a second line has its own script; people keep hours of their own', async ({ page, server }) => {
   await page.goto(`${server.url}/lines`);
   await page.getByLabel('Name of a new line').fill('Night line');
