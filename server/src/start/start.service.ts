@@ -50,7 +50,6 @@ export class StartService {
       const attendant = starters[facts.starter ?? 'people'].make({
         businessName: name,
         people,
-        operatorName: operator.name,
         boxId: box.id,
         openPeriodId: openPeriodOf(hours),
         sheetId: () => newId(sheetId),

@@ -7,7 +7,6 @@ export const people: Starter = {
   name: 'A key for each person',
   about: 'For a handful of people whom callers know by name.',
   make(facts) {
-    const { operatorName } = facts;
     const frontDesk = frontDeskPath(facts);
     const welcome = {
       ...newMenu(facts.sheetId('welcome'), 'Welcome'),
@@ -19,7 +18,7 @@ export const people: Starter = {
         option('9', 'to leave a message', reach(facts, [])),
         option('0', 'to speak to somebody', follow(frontDesk)),
       ],
-      closingWords: operatorName ? `Or stay on the line for ${operatorName}.` : 'Or stay on the line.',
+      closingWords: 'Or stay on the line to speak to somebody.',
       silentRounds: 1,
       silencePath: follow(frontDesk),
       wrongKeyPath: follow(frontDesk),

@@ -12,8 +12,6 @@ export interface StarterFacts {
   readonly businessName: string;
   /** Those who answer, the one at the front first. */
   readonly people: readonly { readonly id: PersonId; readonly name: string }[];
-  /** What whoever operates the line is called; null while nobody is named. */
-  readonly operatorName: string | null;
   readonly boxId: BoxId;
   /** The period in which somebody is there; null when the hours have none. */
   readonly openPeriodId: PeriodId | null;

@@ -7,7 +7,6 @@ import { namedPathId, sheetId, starterIds, starters, usesOf, type StarterFacts, 
 const facts: StarterFacts = {
   businessName: 'Larkspur Cove Boatyard',
   people: [noor, priya],
-  operatorName: 'Noor Haldane',
   boxId: office.id,
   openPeriodId: open.id,
   sheetId: (hint) => sheetId.create(hint),

@@ -22,9 +22,8 @@ import { OperatorChoice } from '../lines/OperatorChoice';
 
 /** Ready attendants, made for the people in the directory; one is taken over as a whole, and undo brings back the draft. */
 export default function Starters() {
-  const { line, hours, edit, store, names } = useDraftTools();
+  const { line, hours, edit, store } = useDraftTools();
   const { row, change } = useRowDraft('/api/lines', line);
-  const operatorName = (row.operatorId && names[row.operatorId]) ?? null;
   const [people, [box]] = [usePeople(), useBoxes()];
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<StarterId>('office');
@@ -34,14 +33,13 @@ export default function Starters() {
         ? {
             businessName: line.name,
             people,
-            operatorName,
             boxId: box.id,
             openPeriodId: hours.periods[0]?.id ?? null,
             sheetId: () => newId(sheetId),
             pathId: () => newId(namedPathId),
           }
         : null,
-    [line.name, people, operatorName, box, hours.periods],
+    [line.name, people, box, hours.periods],
   );
   const attendant = useMemo(() => facts && starters[chosen].make(facts), [facts, chosen]);
   const begin = (): void => {
