@@ -184,6 +184,8 @@ describe('what is planned', () => {
     const otherwise = [{ type: 'goTo', sheetId: only.id }];
     const bare = { ...attendant, sheets, paths: [], fallbacks: [], answering: { rules: [], otherwise } };
     await ask('put', '/draft', { revision: 1, attendant: bare });
+    const [line] = (await server.ask('get', '/api/lines')).body;
+    await server.ask('patch', `/api/lines/${line.id}`, { revision: line.revision, operatorId: null });
     for (const { id } of people) {
       const boxes = (await server.ask('get', '/api/boxes')).body;
       for (const box of boxes)
