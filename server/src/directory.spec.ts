@@ -1,5 +1,6 @@
 import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
 import { airDraft } from './testing/airDraft';
+import { MessagesService } from './messages/messages.service';
 
 let server: TestServer;
 let ask: TestServer['ask'];
@@ -188,6 +189,24 @@ describe('a colleague who leaves', () => {
     expect(
       (await ask('get', '/api/lines')).body.find(({ id }: { id: string }) => id === line.id).operatorId,
     ).toBeNull();
+  });
+
+  it('takes the messages of a box with it, and brings them back', async () => {
+    const { box } = await start();
+    const other = (await ask('post', '/api/boxes', { name: 'Yard' })).body;
+    const sound = { samples: new Float32Array(8000).map((_, at) => Math.sin(at / 3) / 4), rateHz: 8000 };
+    const left = { boxId: box.id, callerNumber: 'anonymous', leftAt: 1, tell: [], words: '' };
+    await server.app.get(MessagesService).keep(left, sound);
+    const boxesOf = async () => (await ask('get', '/api/messages')).body.map((each: { boxId: string }) => each.boxId);
+    const closing = { from: box.id, to: other.id, remove: true };
+    expect((await ask('post', '/api/replacements/plan', closing)).body.messages).toBe(1);
+    const { body } = await ask('post', '/api/replacements', closing);
+    expect([body.removed, ...(await boxesOf())]).toEqual([true, other.id]);
+    await ask('post', `/api/replacements/${body.id}/undo`);
+    expect(await boxesOf()).toEqual([box.id]);
+    expect((await ask('get', '/api/boxes')).body.map(({ name }: { name: string }) => name)).toEqual(['Office', 'Yard']);
+    expect((await ask('post', '/api/replacements', { from: box.id, to: null })).status).toBe(422);
+    expect((await ask('post', '/api/replacements/replacement:none/undo')).status).toBe(404);
   });
 
   it('leaves what was changed since, when replacing is taken back', async () => {

@@ -50,6 +50,7 @@ export class StartService {
       const attendant = starters[facts.starter ?? 'people'].make({
         businessName: name,
         people,
+        isInOrder: true,
         boxId: box.id,
         openPeriodId: openPeriodOf(hours),
         sheetId: () => newId(sheetId),

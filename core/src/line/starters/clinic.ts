@@ -1,5 +1,5 @@
 import { newMenu } from '../sheet';
-import { assembled, department, follow, frontDeskPath, option, reach, type Starter } from './starter';
+import { assembled, follow, frontDeskPath, option, team, type Starter } from './starter';
 
 /** A clinic: emergencies are told where to turn before anything else. */
 export const clinic: Starter = {
@@ -7,26 +7,26 @@ export const clinic: Starter = {
   about: 'Emergencies first, then appointments, results, prescriptions and the desk.',
   make(facts) {
     const frontDesk = frontDeskPath(facts);
-    const team = (index: number) => reach(facts, department(facts, index, 3), 24);
+    const of = (index: number) => team(facts, index, 3, 24);
     const appointments = {
       ...newMenu(facts.sheetId('appointments'), 'Appointments'),
       openingWords: 'Appointments.',
       options: [
-        option('1', 'a new appointment', team(0)),
-        option('2', 'to change or cancel one', team(0)),
+        option('1', 'a new appointment', of(0)),
+        option('2', 'to change or cancel one', of(0)),
         option('9', 'to go back', [{ type: 'back' }]),
       ],
       silentRounds: 1,
-      silencePath: team(0),
-      wrongKeyPath: team(0),
+      silencePath: of(0),
+      wrongKeyPath: of(0),
     };
     const welcome = {
       ...newMenu(facts.sheetId('welcome'), 'Welcome'),
       openingWords: `${facts.businessName}. If this is an emergency, hang up and dial the emergency number.`,
       options: [
         option('1', 'appointments', [{ type: 'goTo', sheetId: appointments.id }]),
-        option('2', 'test results', team(1)),
-        option('3', 'a prescription', team(2)),
+        option('2', 'test results', of(1)),
+        option('3', 'a prescription', of(2)),
         option('0', 'the front desk', follow(frontDesk)),
       ],
       closingWords: 'Or stay on the line.',

@@ -1,6 +1,6 @@
 import { defaultRingSeconds } from '../step';
 import { newMenu } from '../sheet';
-import { assembled, department, follow, frontDeskPath, option, reach, type Starter } from './starter';
+import { assembled, follow, frontDeskPath, option, team, type Starter } from './starter';
 
 /** An office with departments; who knows an extension or a name gets there at once. */
 export const office: Starter = {
@@ -8,15 +8,15 @@ export const office: Starter = {
   about: 'Sales, service, accounts; callers can dial an extension at any time or search by name.',
   make(facts) {
     const frontDesk = frontDeskPath(facts);
-    const team = (index: number) => reach(facts, department(facts, index, 3));
+    const of = (index: number) => team(facts, index, 3);
     const welcome = {
       ...newMenu(facts.sheetId('welcome'), 'Welcome'),
       openingWords: `Thank you for calling ${facts.businessName}. If you know the extension, dial it at any time.`,
       options: [
-        option('1', 'sales', team(0)),
+        option('1', 'sales', of(0)),
         // Extensions are proposed from 201 on: a key 2 would have to wait for further digits.
-        option('3', 'service', team(1)),
-        option('4', 'accounts', team(2)),
+        option('3', 'service', of(1)),
+        option('4', 'accounts', of(2)),
         option('5', 'to find somebody by name', [
           { type: 'searchByName', by: 'lastName', seconds: defaultRingSeconds },
           ...follow(frontDesk),

@@ -1,5 +1,5 @@
 import { newAnnouncement, newMenu } from '../sheet';
-import { assembled, department, follow, frontDeskPath, option, reach, type Starter } from './starter';
+import { assembled, follow, frontDeskPath, option, team, type Starter } from './starter';
 
 /** A shop: what most callers ask is said at once, an order finds its way to the counter. */
 export const shop: Starter = {
@@ -18,8 +18,8 @@ export const shop: Starter = {
       openingWords: `Thank you for calling ${facts.businessName}.`,
       options: [
         option('1', 'when we are open and where we are', [{ type: 'goTo', sheetId: where.id }]),
-        option('2', 'an order', reach(facts, department(facts, 0, 2))),
-        option('3', 'to bring something back', reach(facts, department(facts, 1, 2))),
+        option('2', 'an order', team(facts, 0, 2)),
+        option('3', 'to bring something back', team(facts, 1, 2)),
         option('0', 'the counter', follow(frontDesk)),
       ],
       silencePath: follow(frontDesk),

@@ -12,6 +12,8 @@ export interface StarterFacts {
   readonly businessName: string;
   /** Those who answer, the one at the front first. */
   readonly people: readonly { readonly id: PersonId; readonly name: string }[];
+  /** Whether that order is somebody's, so that people can be dealt out by it; if not, the operator stands in for all. */
+  readonly isInOrder: boolean;
   readonly boxId: BoxId;
   /** The period in which somebody is there; null when the hours have none. */
   readonly openPeriodId: PeriodId | null;
@@ -33,8 +35,18 @@ export function reach({ boxId }: StarterFacts, people: StarterFacts['people'], s
   return [...rings, { type: 'takeMessage', boxId, ...messageDefaults }];
 }
 
+/** One of several departments: its people are rung, or, where nobody said who does what, whoever operates the line. */
+export function team(facts: StarterFacts, index: number, teams: number, seconds = 18): Path {
+  return facts.isInOrder ? reach(facts, department(facts, index, teams), seconds) : reachOperator(facts, seconds);
+}
+
+/** The operator is rung, then a message is taken. */
+export function reachOperator(facts: StarterFacts, seconds = 24): Path {
+  return [{ ...ringDefaults, type: 'ringOperator', seconds }, ...reach(facts, [])];
+}
+
 /** The people of one of several departments: dealt out in turn, so that with few people some do several things. */
-export function department({ people }: StarterFacts, index: number, departments: number): StarterFacts['people'] {
+function department({ people }: StarterFacts, index: number, departments: number): StarterFacts['people'] {
   if (people.length === 0) return [];
   if (people.length < departments) return [people[index % people.length]].flatMap((person) => person ?? []);
   return people.filter((_, each) => each % departments === index).slice(0, 3);
@@ -69,8 +81,7 @@ export function assembled(
 
 /** Whoever operates the line is rung, then a message is taken. */
 export function frontDeskPath(facts: StarterFacts): NamedPath {
-  const steps: Path = [{ ...ringDefaults, type: 'ringOperator', seconds: 24 }, ...reach(facts, [])];
-  return { id: facts.pathId('frontDesk'), name: 'Front desk', steps };
+  return { id: facts.pathId('frontDesk'), name: 'Front desk', steps: reachOperator(facts) };
 }
 
 export function follow({ id }: NamedPath): Path {

@@ -7,6 +7,7 @@ import { namedPathId, sheetId, starterIds, starters, usesOf, type StarterFacts, 
 const facts: StarterFacts = {
   businessName: 'Larkspur Cove Boatyard',
   people: [noor, priya],
+  isInOrder: true,
   boxId: office.id,
   openPeriodId: open.id,
   sheetId: (hint) => sheetId.create(hint),
@@ -58,6 +59,20 @@ describe.each(starterIds)('the starter %s', (id) => {
     const reached = two.filter((person) => isOperator(person) || usesOf(attendant, person.id).length > 0);
     expect(reached).toHaveLength(id === 'onePerson' ? 1 : 2);
   });
+});
+
+describe('where nobody said who does what', () => {
+  it.each(['workshop', 'shop', 'clinic', 'office'] as const)(
+    '%s rings the operator, and nobody by the alphabet',
+    (id) => {
+      const attendant = starters[id].make({ ...facts, people: everybody, isInOrder: false });
+      expect(everybody.filter((person) => usesOf(attendant, person.id).length > 0)).toEqual([]);
+      const operatorId = noor.id;
+      const by = withAttendant(attendant);
+      const script = { ...by, lines: by.lines.map((line) => ({ ...line, operatorId })) };
+      expect(proofOf(script).filter(({ grade }) => grade === 'fault')).toEqual([]);
+    },
+  );
 });
 
 describe('a key for each person', () => {
