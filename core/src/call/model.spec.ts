@@ -82,6 +82,20 @@ class Teller {
           const person = this.script.people.find(({ id }) => id === each.personId);
           if (!person || !this.works(person)) break;
           this.say(each.before);
+          this.ringPerson(person, each.seconds, each.onCall);
+          break;
+        }
+        case 'ringOperator': {
+          const operator = this.line.operatorId;
+          if (this.script.groups.some(({ id }) => id === operator)) {
+            this.say(each.before);
+            this.ringGroup();
+            if (!goesOn) this.takeFallback({ type: 'group', groupId: operator as GroupId });
+            break;
+          }
+          const person = this.script.people.find(({ id }) => id === operator);
+          if (!person || !this.works(person)) break;
+          this.say(each.before);
           this.ringPerson(person, each.seconds);
           break;
         }
@@ -313,14 +327,15 @@ class Teller {
     if (this.works(person)) this.ringPerson(person, seconds);
   }
 
-  private ringPerson(person: Person, seconds: number | null): void {
+  private ringPerson(person: Person, seconds: number | null, onCall = false): void {
     let left = seconds ?? Infinity;
-    person.phones.forEach((phone, index) => {
+    const phones = person.phones.filter(({ onCallOnly }) => onCall || !onCallOnly);
+    phones.forEach((phone, index) => {
       if (left <= 0) return;
       this.story.push(`ring ${person.id} ${phone.type}`);
       if (this.staff === 'answers') this.end('talk');
       if (this.staff === 'isBusy') return;
-      const isLast = index === person.phones.length - 1;
+      const isLast = index === phones.length - 1;
       if (isLast && left === Infinity) this.end('rings for ever');
       left -= isLast ? left : Math.min(left, phone.seconds);
     });

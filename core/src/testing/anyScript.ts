@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { CallScript } from '../call';
-import { boxId, contactId, groupId, nameParts, personId, queueId, queueReasons } from '../directory';
+import { boxId, contactId, groupId, nameParts, personId, queueId, queueReasons, type Person } from '../directory';
 import {
   keys,
   lineId,
@@ -28,6 +28,7 @@ import {
   nuisance,
   office,
   open,
+  priya,
   shedLine,
   slipHolders,
 } from './boatyard';
@@ -52,7 +53,9 @@ const step: fc.Arbitrary<Step> = fc.oneof(
     type: of('ring'),
     personId: fc.constantFrom(...everybody.map(({ id }) => id), personId.create('gone')),
     ...ringing,
+    onCall: fc.boolean(),
   }),
+  fc.record({ type: of('ringOperator'), ...ringing, seconds: fc.integer({ min: 5, max: 300 }) }),
   fc.record({ type: of('ringOutside'), to: outside, accept: fc.boolean(), ...ringing }),
   fc.record({ type: of('handOver'), to: outside, before: words }),
   fc.record({
@@ -131,24 +134,40 @@ const attendant: fc.Arbitrary<Attendant> = fc.record({
   ),
 });
 
+const operator = fc.constantFrom<CallScript['lines'][number]['operatorId']>(
+  null,
+  noor.id,
+  priya.id,
+  moorings.id,
+  personId.create('gone'),
+  groupId.create('gone'),
+);
+
+const mobile = { type: 'outside', number: '+12075550163', seconds: 9, accept: false, onCallOnly: true } as const;
+const [, second, ...others] = everybody as [Person, Person, ...Person[]];
+/** Somebody with a phone that rings only when they are on call. */
+const onCallToo: Person = { ...second, phones: [...second.phones, mobile] };
+
 /** Any two lines at all, sound or not: circles, dead ends, steps to what is deleted. */
-export const anyScript: fc.Arbitrary<CallScript> = fc.tuple(attendant, attendant).map(([main, shed]) => {
-  const periods = { ...hours, periods: [open, lunch] };
-  return {
-    lineId: mainLine,
-    lines: [
-      { ...line, hours: periods, attendant: main },
-      { ...line, id: shedLine, number: '+12075550155', hours: periods, attendant: shed },
-    ],
-    people: [{ ...noor, hoursId: hours.id }, ...everybody.slice(1)],
-    boxes: [office, junosBox],
-    groups: [moorings],
-    queues: [launchQueue],
-    contacts: [harbourMaster],
-    callerLists: [slipHolders, nuisance],
-    greetings: [],
-    takes: [],
-    holdMusic: 'harbor',
-    hours: [hours],
-  };
-});
+export const anyScript: fc.Arbitrary<CallScript> = fc
+  .tuple(attendant, attendant, operator)
+  .map(([main, shed, operatorId]) => {
+    const periods = { ...hours, periods: [open, lunch] };
+    return {
+      lineId: mainLine,
+      lines: [
+        { ...line, hours: periods, attendant: main, operatorId },
+        { ...line, id: shedLine, number: '+12075550155', hours: periods, attendant: shed },
+      ],
+      people: [{ ...noor, hoursId: hours.id }, onCallToo, ...others],
+      boxes: [office, junosBox],
+      groups: [moorings],
+      queues: [launchQueue],
+      contacts: [harbourMaster],
+      callerLists: [slipHolders, nuisance],
+      greetings: [],
+      takes: [],
+      holdMusic: 'harbor',
+      hours: [hours],
+    };
+  });
