@@ -340,6 +340,26 @@ describe('other steps on a way', () => {
     );
   });
 
+  it('name who is rung by the next step where nobody can be asked for', () => {
+    const off = { people: [{ ...noor, hoursId: never.id }, priya], hours: [never], groups: [moorings] };
+    const ask = { type: 'askExtension', seconds: 24 } as const;
+    const rings = (more: Partial<CallScript>) =>
+      rows(first([ask, ringGroup({ seconds: 10 }), ...message], more)).filter(([what]) => what.startsWith('rings'));
+    expect(rings(off)).toEqual([
+      ['rings anybody', 24_000],
+      ['rings group', 10_000],
+    ]);
+    expect(rings({ ...off, people: [{ ...noor, hoursId: never.id }] })).toEqual([]);
+    const alone = {
+      ...off,
+      people: [
+        { ...priya, extension: '', inDirectory: false },
+        { ...noor, hoursId: never.id },
+      ],
+    };
+    expect(rings(alone)).toEqual([['rings group', 10_000]]);
+  });
+
   it('follow a path with a name and come back from it; one that is gone is passed over', () => {
     const id = namedPathId.create('urgent');
     const named = (steps: Path, follow = id): Way => {

@@ -137,8 +137,8 @@ class Walk {
   /** Who was rung last, or waited for. */
   private talksTo: RingTarget | null = null;
   private personMs: SpanMs | null = null;
-  /** Whether somebody was asked for, by name or extension: whoever is rung then stands for anybody. */
-  private isAsked = false;
+  /** Who was asked for, by name or extension: they stand for anybody. */
+  private askedFor: readonly string[] = [];
   private readonly entered = new Set<SheetId>();
   /** Where the call waited before: there once more, it goes round in a circle. */
   private readonly seen = new Set<string>();
@@ -174,6 +174,7 @@ class Walk {
       this.beganMs = this.nowMs;
     }
     this.endWhatWentOn(phase);
+    this.askedFor = [...this.askedFor, ...effects.flatMap(meantBy)];
     const end = this.endBy(effects);
     if (end) return this.leg(end);
     const items = effects.flatMap((effect) => (effect.type === 'play' ? effect.items : []));
@@ -202,9 +203,7 @@ class Walk {
         return this.endInMenu(phase.sheetId, state, items);
       case 'saying':
       case 'boxGreeting':
-        return this.say(items, state?.sheetId ?? null);
       case 'askSpeaking':
-        this.isAsked = true;
         return this.say(items, state?.sheetId ?? null);
       case 'askWaiting':
         return this.dial(phase);
@@ -256,7 +255,8 @@ class Walk {
 
   private beginRinging(phase: Extract<Phase, { type: 'ringing' }>): Leg | undefined {
     const { ring, timerId } = phase;
-    this.begin(this.isAsked ? { type: 'anybody' } : ring.target, ring);
+    const isMeant = ring.target.type === 'person' && this.askedFor.includes(ring.target.personId);
+    this.begin(isMeant ? { type: 'anybody' } : ring.target, ring);
     if (timerId !== null || this.trials.staff !== 'noAnswer') return undefined;
     this.nowMs += endlessMs;
     this.endWhatWentOn({ type: 'onward' });
@@ -282,7 +282,7 @@ class Walk {
 
   private begin(target: RingTarget, is: unknown): undefined {
     if (this.goingOn?.is === is) return;
-    this.isAsked = false;
+    this.askedFor = [];
     this.goingOn = { target, is, fromMs: this.nowMs };
   }
 
@@ -327,7 +327,7 @@ class Walk {
       toMs: this.sinceMs(this.nowMs) + digitsMs,
     });
     keys.forEach((key, index) => {
-      this.happens({ type: 'keyPressed', atMs: this.nowMs + (digitsMs * (index + 1)) / keys.length, key });
+      this.happens({ type: 'keyPressed', atMs: this.nowMs + Math.round((digitsMs * (index + 1)) / keys.length), key });
     });
   }
 
@@ -385,6 +385,14 @@ function endIn(effects: readonly CallEffect[]): Phase {
     effect.type === 'note' && effect.entry.type === 'ended' ? [effect.entry.reason] : [],
   );
   return { type: 'ended', reason: reasons[0] ?? 'hungUp' };
+}
+
+/** Whom digits mean that a caller pressed when asked for somebody. */
+function meantBy(effect: CallEffect): readonly string[] {
+  if (effect.type !== 'note') return [];
+  const { entry } = effect;
+  if (entry.type === 'spelled') return entry.matches;
+  return entry.type === 'dialledExtension' && entry.to ? [entry.to] : [];
 }
 
 function sheetsIn(effects: readonly CallEffect[]): readonly SheetId[] {

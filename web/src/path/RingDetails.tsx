@@ -187,6 +187,7 @@ function RingExtras({ step, of, onChange }: DetailProps<Ringing>) {
           , while they hear{' '}
           <InlineSelect
             label={`What is heard while it rings in ${of}`}
+            toChoose="which greeting?"
             value={hear.type === 'greeting' ? hear.greetingId : hear.type}
             choices={[
               { value: 'ringback', label: 'the ringback tone' },

@@ -1,5 +1,5 @@
 import { IconButton, Menu, Portal } from '@chakra-ui/react';
-import { namedPathId, type Hearing, type Path, type Slot, type Step } from '@locutor/core/line';
+import { greetingId, namedPathId, unchosen, type Hearing, type Path, type Slot, type Step } from '@locutor/core/line';
 import { EllipsisVertical } from 'lucide-react';
 import { useState, type HTMLAttributes } from 'react';
 import { useNavigate } from 'react-router';
@@ -91,7 +91,7 @@ function Items({ step, isFirst, isLast, slot, path, onAct, onChange, onPath }: P
 
 /** What a step can have besides: words before, something else to hear than the ringback tone, no limit, no beep. */
 function OwnItems({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
-  const [greeting] = useGreetings();
+  const greetings = useGreetings();
   if (step.type === 'handOver') {
     if (step.before !== '') return null;
     return (
@@ -131,10 +131,10 @@ function OwnItems({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
           Let them hear music meanwhile
         </Menu.Item>
       )}
-      {step.hear.type === 'ringback' && greeting && (
+      {step.hear.type === 'ringback' && greetings.length > 0 && (
         <Menu.Item
           value="hear"
-          onSelect={() => onChange({ ...step, hear: { type: 'greeting', greetingId: greeting.id } })}
+          onSelect={() => onChange({ ...step, hear: { type: 'greeting', greetingId: unchosen(greetingId) } })}
         >
           Let them hear a greeting meanwhile
         </Menu.Item>

@@ -74,7 +74,6 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
   const [caller, setCaller] = useState(() => (from ? numberOf(from.scene.callerNumber) : exampleNumber(country)));
   const [isBusy, setBusy] = useState(false);
   const change = (changes: Partial<Scene>): void => setScene({ ...scene, ...changes });
-  const first = who.staff[0]?.value as Scene['staff'][number]['who'] | undefined;
   const whole: Scene = { ...scene, callerNumber: callerOf(caller, country) };
   const lacking = lackingIn(name, whole, expects);
   const keep = async (event: FormEvent): Promise<void> => {
@@ -146,6 +145,7 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
               <InlineSelect
                 label="Who"
                 value={id}
+                toChoose="who?"
                 choices={who.staff}
                 onChange={(next) =>
                   change({
@@ -168,8 +168,11 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
               ,
             </Part>
           ))}
-          {first && (
-            <Add label="somebody" onAdd={() => change({ staff: [...scene.staff, { who: first, does: 'busy' }] })} />
+          {who.staff.length > 0 && (
+            <Add
+              label="somebody"
+              onAdd={() => change({ staff: [...scene.staff, { who: nobodyYet as StaffMember, does: 'busy' }] })}
+            />
           )}
           {scene.staff.length > 0 ? ' everybody else ' : ' whoever is rung '}
           <InlineSelect
@@ -207,11 +210,19 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
   );
 }
 
+/** Somebody still to be chosen. */
+const nobodyYet: string = '';
+
+type StaffMember = Scene['staff'][number]['who'];
+
 /** What has to be said before it can be kept; null where nothing is lacking. */
 function lackingIn(name: string, scene: Scene, expects: readonly Expectation[]): string | null {
   if (!name.trim()) return 'Give it a name.';
   if (expects.length === 0) return 'Say at least one thing that must happen.';
   if (scene.reading === '') return 'Say when the call is.';
+  const isOpen = scene.staff.some(({ who }) => who === nobodyYet);
+  if (isOpen || expects.some((each) => each.type === 'reaches' && each.who === nobodyYet))
+    return 'Choose whom you mean.';
   const { ok: isScene } = readScene(scene);
   return isScene && readExpectations(expects).ok ? null : 'Some part of a sentence is empty or not right yet.';
 }
@@ -308,9 +319,8 @@ interface ExpectProps {
 }
 
 function ExpectPhrase({ expected, reachable, onChange }: ExpectProps) {
-  const [first] = reachable;
   const fresh: Readonly<Record<Expectation['type'], Expectation>> = {
-    reaches: { type: 'reaches', who: (first?.value ?? '') as Reached },
+    reaches: { type: 'reaches', who: nobodyYet as Reached },
     hears: { type: 'hears', words: 'thank you for calling' },
     within: { type: 'within', seconds: 30 },
     ends: { type: 'ends', how: 'talk' },
@@ -327,6 +337,7 @@ function ExpectPhrase({ expected, reachable, onChange }: ExpectProps) {
         <InlineSelect
           label="Whom it reaches"
           value={expected.who}
+          toChoose="whom?"
           choices={reachable}
           onChange={(who) => onChange({ type: 'reaches', who: who as Reached })}
         />
