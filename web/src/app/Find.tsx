@@ -1,11 +1,12 @@
 import { Box, Dialog, Flex, Input, Portal, Text } from '@chakra-ui/react';
 import { describeSlot, findSheet, folded, searchAttendant, sheetOfSlot, type Hit } from '@locutor/core/line';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useDirectory } from '../api/resources';
 import { useDraft } from '../draft/DraftProvider';
 import { isTyping } from '../parts/isTyping';
 import { screens } from './Navigation';
+import { useKeyDown } from '../parts/useKeyDown';
 
 interface Found {
   readonly text: string;
@@ -20,16 +21,12 @@ const mostFound = 40;
 /** Finds anything by its name or words: `/` opens it, arrows choose, Enter goes there. */
 export function Find() {
   const [isOpen, setOpen] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target);
-      if (event.key !== '/' || !isPlain || event.defaultPrevented) return;
-      event.preventDefault();
-      setOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeyDown((event) => {
+    const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target);
+    if (event.key !== '/' || !isPlain || event.defaultPrevented) return;
+    event.preventDefault();
+    setOpen(true);
+  });
   return (
     <Dialog.Root open={isOpen} onOpenChange={({ open }) => setOpen(open)} lazyMount unmountOnExit placement="top">
       <Portal>

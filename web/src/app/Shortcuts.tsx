@@ -1,5 +1,5 @@
 import { Button, CloseButton, Dialog, Portal, Table } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { isInText, isTyping } from '../parts/isTyping';
 import { tellDone } from '../parts/notices';
@@ -7,6 +7,7 @@ import { useSavers } from '../saving/savers';
 import { useHandsetDock } from './handsetDock';
 import { screens } from './Navigation';
 import { undoKindsAt } from './undoKinds';
+import { useKeyDown } from '../parts/useKeyDown';
 
 const listed = [
   ['h', 'Open or close the handset'],
@@ -32,30 +33,26 @@ export function Shortcuts() {
   const { pathname } = useLocation();
   const dock = useHandsetDock();
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.defaultPrevented) return;
-      const key = event.key.toLowerCase();
-      const isUndo = (event.ctrlKey || event.metaKey) && key === 'z' && !event.shiftKey;
-      const isRedo = (event.ctrlKey || event.metaKey) && (key === 'y' || (key === 'z' && event.shiftKey));
-      if (isUndo || isRedo) {
-        if (isInText(event.target)) return;
-        event.preventDefault();
-        const kinds = undoKindsAt(pathname);
-        const done = isUndo ? savers.undo(kinds) : savers.redo(kinds);
-        if (done !== null) tellDone(`${isUndo ? 'Undone' : 'Done again'}: ${done}.`);
-        return;
-      }
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const screen = goes.current && screens.find(({ letter }) => letter === key);
-      goes.current = key === 'g' && !screen;
-      if (screen) void navigate(screen.to);
-      else if (key === 'h') dock.setOpen(!dock.isOpen);
-      else if (key === '?') setOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [savers, pathname, dock, navigate]);
+  useKeyDown((event) => {
+    if (event.defaultPrevented) return;
+    const key = event.key.toLowerCase();
+    const isUndo = (event.ctrlKey || event.metaKey) && key === 'z' && !event.shiftKey;
+    const isRedo = (event.ctrlKey || event.metaKey) && (key === 'y' || (key === 'z' && event.shiftKey));
+    if (isUndo || isRedo) {
+      if (isInText(event.target)) return;
+      event.preventDefault();
+      const kinds = undoKindsAt(pathname);
+      const done = isUndo ? savers.undo(kinds) : savers.redo(kinds);
+      if (done !== null) tellDone(`${isUndo ? 'Undone' : 'Done again'}: ${done}.`);
+      return;
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    const screen = goes.current && screens.find(({ letter }) => letter === key);
+    goes.current = key === 'g' && !screen;
+    if (screen) void navigate(screen.to);
+    else if (key === 'h') dock.setOpen(!dock.isOpen);
+    else if (key === '?') setOpen(true);
+  });
 
   return (
     <Dialog.Root open={isOpen} onOpenChange={({ open }) => setOpen(open)}>

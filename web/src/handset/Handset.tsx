@@ -24,6 +24,7 @@ import { SpokenWords } from './SpokenWords';
 import { nothingKept, useCallScript } from './useCallScript';
 import { KeepCall } from './KeepCall';
 import { Keypad } from './Keypad';
+import { useKeyDown } from '../parts/useKeyDown';
 
 type Which = 'draft' | 'onAir' | 'version';
 
@@ -194,15 +195,14 @@ function Call({ driver, onAgain }: { readonly driver: CallDriver; readonly onAga
   const view = useSyncExternalStore(driver.subscribe, driver.getView);
   const isOver = view.state.phase.type === 'ended';
   useEffect(() => () => driver.hangUp(), [driver]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
+  useKeyDown(
+    (event) => {
       if (!isKey(event.key) || isOver || isTyping(event.target) || event.ctrlKey || event.metaKey) return;
       event.preventDefault();
       driver.press(event.key);
-    };
-    window.addEventListener('keydown', onKey, { capture: true });
-    return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, [driver, isOver]);
+    },
+    { first: true },
+  );
 
   return (
     <>

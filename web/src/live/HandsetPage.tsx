@@ -3,7 +3,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { exampleNumber, showPhoneNumber } from '@locutor/core/directory';
 import { isKey, type Names } from '@locutor/core/line';
 import { Mic, MicOff, Phone, PhoneOff } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useGroups, useLines, useNames } from '../api/resources';
 import { CallerField } from '../handset/CallerField';
 import { Captions } from '../handset/Captions';
@@ -21,6 +21,7 @@ import { useStore } from './store';
 import { useSheetNames } from './useSheetNames';
 import { useOwn } from './useOwn';
 import { Elapsed } from '../parts/Elapsed';
+import { useKeyDown } from '../parts/useKeyDown';
 
 /** A caller's phone on the live line, for a window or a phone of its own. */
 export default function HandsetPage() {
@@ -94,15 +95,11 @@ interface CallProps {
 
 function Call({ handset, view, names }: CallProps) {
   const isOver = view.status === 'over';
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (!isKey(event.key) || isOver || isTyping(event.target) || event.ctrlKey || event.metaKey) return;
-      event.preventDefault();
-      handset.press(event.key);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [handset, isOver]);
+  useKeyDown((event) => {
+    if (!isKey(event.key) || isOver || isTyping(event.target) || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    handset.press(event.key);
+  });
   return (
     <>
       <Text px="4" color="quiet" fontSize="13px">

@@ -1,21 +1,19 @@
 import type { DeskDoing } from '@locutor/core/exchange';
 import { isKey } from '@locutor/core/line';
-import { useEffect } from 'react';
 import { isTyping } from '../parts/isTyping';
 import type { DeskPhone } from './deskPhone';
+import { useKeyDown } from '../parts/useKeyDown';
 
 /** Lets the digits of the keyboard press the keys of a desk phone that can be pressed now. */
 export function useDeskKeys(phone: DeskPhone, doing: DeskDoing | undefined): void {
   const takesKeys = doing?.type === 'calling' || (doing?.type === 'rung' && doing.isAccepting);
-  useEffect(() => {
-    if (!takesKeys) return undefined;
-    const onKey = (event: KeyboardEvent): void => {
+  useKeyDown(
+    (event) => {
       if (!isKey(event.key) || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
       event.preventDefault();
       event.stopPropagation();
       phone.press(event.key);
-    };
-    window.addEventListener('keydown', onKey, { capture: true });
-    return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, [phone, takesKeys]);
+    },
+    { first: true, isOff: !takesKeys },
+  );
 }

@@ -33,6 +33,7 @@ import { ReadOutLength } from './ReadOutLength';
 import { SheetName } from './SheetName';
 import { SheetVoice } from './SheetVoice';
 import { useAddKey } from './useAddKey';
+import { useKeyDown } from '../../parts/useKeyDown';
 
 /**
  * A menu in the order a caller meets it: opening words, a row per key, closing words, and what if not. Of two side by
@@ -205,16 +206,14 @@ function useKeyJumps(menu: Menu, listens: boolean): void {
   useEffect(() => {
     if (isKey(asked)) goToKey(menu.id, asked);
   }, [menu.id, asked]);
-  useEffect(() => {
-    if (!listens) return undefined;
-    const onKey = (event: KeyboardEvent): void => {
+  useKeyDown(
+    (event) => {
       const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target);
       if (!isPlain || event.defaultPrevented || !isKey(event.key)) return;
       if (!menu.options.some((option) => option.key === event.key)) return;
       event.preventDefault();
       goToKey(menu.id, event.key);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [menu, listens]);
+    },
+    { isOff: !listens },
+  );
 }
