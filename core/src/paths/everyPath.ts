@@ -53,6 +53,7 @@ export function everyPath(
         atMs: moment.atMs,
         answer: moment.answer,
         staff,
+        endsOnly: true,
         most: mostPaths,
       });
       isCut ||= cut;

@@ -21,6 +21,8 @@ export interface WaysOptions {
   readonly staff?: StaffDoes;
   /** What answers, for callers of a list; by default what answers unknown callers then. */
   readonly answer?: Answer;
+  /** Leaves out what happens on the ways and what menus say, for those who only ask where ways end and when. */
+  readonly endsOnly?: boolean;
   /** When this many ways were found the rest is left out. */
   readonly most?: number;
 }
@@ -111,6 +113,7 @@ class Finder {
       return;
     }
     const index = this.ways.length;
+    const { endsOnly } = this.options;
     const { end, menu, personMs } = leg;
     const sheetId = menu?.menu.id;
     const isMet = sheetId !== undefined && (met.includes(sheetId) || (this.options.once && this.drawn.has(sheetId)));
@@ -120,10 +123,10 @@ class Finder {
       parent,
       turn,
       slot,
-      stretches: shifted(leg.stretches, fromMs),
+      stretches: endsOnly ? [] : shifted(leg.stretches, fromMs),
       end: sheetId !== undefined && isMet ? { type: 'again', sheetId } : end,
       rings: leg.rings,
-      menu: shifted(goesOn?.said ?? [], fromMs + leg.endMs),
+      menu: endsOnly ? [] : shifted(goesOn?.said ?? [], fromMs + leg.endMs),
       fromMs,
       endMs: fromMs + leg.endMs,
       quickFromMs,
