@@ -78,7 +78,7 @@ describe('the data of an earlier release', () => {
     expect((await server.ask('get', '/api/messages')).body).toMatchObject([{ tell: [], heard: false }]);
     const { body: draft } = await server.ask('get', '/api/lines/line:main/draft');
     expect(draft.attendant).toMatchObject({
-      schemaVersion: 5,
+      schemaVersion: 6,
       paths: [],
       answering: { rules: [{ type: 'period', path: [{ type: 'ring', before: '', hear: { type: 'ringback' } }, {}] }] },
     });
@@ -94,7 +94,7 @@ describe('the data of an earlier release', () => {
     const saved = await server.ask('put', '/api/lines/line:main/draft', { revision: 1, attendant });
     expect(saved.status).toBe(200);
     expect((await server.ask('get', '/api/lines/line:main/draft')).body.attendant).toEqual({
-      schemaVersion: 5,
+      schemaVersion: 6,
       voice: 'rms',
       sheets: [],
       paths: [],

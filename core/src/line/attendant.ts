@@ -49,7 +49,7 @@ export type Fallback =
   /** The queue let the caller go for this reason. */
   | { readonly type: 'queue'; readonly queueId: QueueId; readonly reason: QueueReason; readonly path: Path };
 
-export const schemaVersion = 5;
+export const schemaVersion = 6;
 export const mostFallbacks = 500;
 export const mostNamedPaths = 200;
 

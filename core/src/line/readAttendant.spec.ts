@@ -30,8 +30,8 @@ describe('a stored attendant', () => {
     [null, 'This is not an attendant written by Locutor: its schema version is missing.'],
     [[], 'This is not an attendant written by Locutor: its schema version is missing.'],
     [
-      { ...attendant, schemaVersion: 6 },
-      'This attendant was written by a newer Locutor (schema version 6; this one knows 5).',
+      { ...attendant, schemaVersion: 7 },
+      'This attendant was written by a newer Locutor (schema version 7; this one knows 6).',
     ],
     [{ ...attendant, sheets: [welcome, welcome] }, `Two sheets have the same id, ${welcomeId}.`],
     [{ ...attendant, sheets: [{ ...welcome, name: '' }] }, 'sheets, 1, name: empty or too small; the least is 1.'],
