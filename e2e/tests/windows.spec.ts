@@ -90,6 +90,8 @@ test('an idle window shows what another one changes', async ({ page, context, se
 });
 
 test('a draft that went on in another window is not put on air unseen', async ({ page, context, server }) => {
+  // This window does not hear of what the other one does.
+  await page.routeWebSocket('**/api/live/changes', () => undefined);
   await page.goto(`${server.url}/script`);
   await page.getByRole('textbox', { name: 'Closing words' }).fill('Fair winds.');
   await saved(page);
