@@ -16,7 +16,7 @@ const closedTo = {
   call: ['audio', 'proof', 'formats', 'paths', 'exchange', 'traffic'],
   exchange: ['audio', 'proof', 'formats', 'paths', 'traffic'],
   paths: ['audio', 'proof'],
-  proof: ['call', 'formats', 'paths', 'exchange', 'traffic'],
+  proof: ['formats', 'exchange', 'traffic'],
   traffic: ['audio', 'proof'],
   rehearsals: ['audio', 'proof', 'formats'],
   firstCalls: ['audio', 'proof', 'formats', 'exchange'],

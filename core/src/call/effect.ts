@@ -1,5 +1,5 @@
 import type { BoxId, GroupId, QueueId, Tell } from '../directory';
-import type { HoldMusicId, TakeId } from '../line';
+import type { HoldMusicId, Slot, Step, TakeId } from '../line';
 import type { Sentence } from '../speech';
 import type { OutsideTarget, RungPhone } from './target';
 import type { TranscriptEntry } from './transcript';
@@ -82,6 +82,13 @@ export type SettleTake = { readonly type: 'settleTake'; readonly takeId: TakeId;
 /** Record both sides of the call from here on. */
 export type StartCallRecording = { readonly type: 'startCallRecording'; readonly recordingId: number };
 export type StopCallRecording = { readonly type: 'stopCallRecording'; readonly recordingId: number };
+/** A step of a path is taken; only where the script asks to be told (`tellsSteps`). There is nothing to carry out. */
+export type StepTaken = {
+  readonly type: 'stepTaken';
+  readonly slot: Slot;
+  readonly stepIndex: number;
+  readonly step: Step;
+};
 /** A line of the transcript. */
 export type Note = { readonly type: 'note'; readonly entry: TranscriptEntry };
 /** The call is over; nothing follows. */
@@ -112,5 +119,6 @@ export type CallEffect =
   | SettleTake
   | StartCallRecording
   | StopCallRecording
+  | StepTaken
   | Note
   | HangUp;

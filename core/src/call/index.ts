@@ -1,7 +1,17 @@
 export { wordsFirst } from './wordsFirst';
 export { spokenFacts, withoutSwitch, type CallScript, type LineScript } from './script';
 export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, TransferTo } from './event';
-export type { AskToAccept, CallEffect, Play, PlayItem, Ring, RingGroup, EnterQueue, StopRecording } from './effect';
+export type {
+  AskToAccept,
+  CallEffect,
+  Play,
+  PlayItem,
+  Ring,
+  RingGroup,
+  EnterQueue,
+  StopRecording,
+  StepTaken,
+} from './effect';
 export { idleCall, type Ask, type CallState, type Next, type Phase, type Place } from './state';
 export type { OutsideTarget, RungPhone, Target } from './target';
 export type { TranscriptEntry } from './transcript';

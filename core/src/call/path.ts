@@ -48,6 +48,9 @@ export function takePath(run: Run, from: Place): void {
       continue;
     }
     const after: Place = { slot: place.slot, stepIndex: place.stepIndex + 1, then: place.then };
+    if (run.script.tellsSteps) {
+      run.effects.push({ type: 'stepTaken', slot: place.slot, stepIndex: place.stepIndex, step });
+    }
     const taken = takeStep(run, step, place, after);
     if (taken === 'waits') return;
     if (taken === 'goesOn') place = after;

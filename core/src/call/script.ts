@@ -45,6 +45,8 @@ export interface CallScript {
   readonly holdMusic: HoldMusicId;
   /** The sets of hours that people keep. */
   readonly hours: readonly Hours[];
+  /** Whether a call tells each step it takes, passed over or not; for those who ask where calls come to. */
+  readonly tellsSteps?: boolean;
 }
 
 /** What live parts of a line's words are made from, at a moment in ms since 1970. */

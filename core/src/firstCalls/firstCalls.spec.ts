@@ -1,4 +1,17 @@
-import { line, names, noor, openMoment, priya, script } from '../testing/boatyard';
+import { applyEdit } from '../line';
+import {
+  attendant,
+  launchQueue,
+  line,
+  message,
+  names,
+  noor,
+  openMoment,
+  priya,
+  script,
+  withAttendant,
+} from '../testing/boatyard';
+import { onKey1 } from '../testing/flaws';
 import { holidayHours, thanksgiving } from '../testing/soundOffice';
 import { firstCalls } from '.';
 
@@ -34,6 +47,14 @@ describe('the checklist of a version', () => {
     const keys = made.filter(({ part, keys: pressed }) => part === 'Thanksgiving' && pressed !== '');
     expect(keys).toEqual([]);
     expect(made.length).toBeLessThan(15);
+  });
+
+  it('leaves a queue by its key, and fills none', () => {
+    const waits = applyEdit(attendant, onKey1({ type: 'waitInQueue', queueId: launchQueue.id }, ...message));
+    const calls = firstCalls(withAttendant(waits, { ...office, queues: [launchQueue] }), openMoment, names);
+    const inQueue = calls.filter(({ part, keys }) => part === 'Open' && keys.startsWith('1'));
+    expect(inQueue.map(({ does }) => does)).toEqual(['Press 1.', 'Press 1, then * while you wait.']);
+    expect(inQueue[1]).toMatchObject({ keys: '1*', hears: expect.stringContaining('message for Office') as string });
   });
 
   it('tells its lines apart', () => expect(new Set(made.map(({ id }) => id)).size).toBe(made.length));

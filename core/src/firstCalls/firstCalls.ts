@@ -1,7 +1,7 @@
 import type { CallScript } from '../call';
 import { clockReading, dayAt, readDate, wallTime } from '../hours';
-import { findSheet, type Attendant, type Names, type SheetId } from '../line';
-import { findWays, momentKinds, describeMoment, type MomentKind, type Turn, type Way } from '../paths';
+import { findSheet, type Attendant, type Names } from '../line';
+import { describeMoment, findWays, momentKinds, placeOfTurn, type MomentKind, type Turn, type Way } from '../paths';
 import { spokenFacts } from '../call';
 import { sheetSentences } from '../speech';
 import { beginHeard, endHeard, keysToPress, ringNumber } from './words/en';
@@ -41,23 +41,27 @@ export function firstCalls(script: CallScript, nowMs: number, names: Names): rea
       callerListId === null && (specialId === null || wallTime(timeZone, atMs).day <= last),
   );
   const ordered = [...kinds].sort((one, other) => rank(one) - rank(other));
-  /** Menus whose keys are in the list already: at other moments they do the same. */
-  const gone = new Set<SheetId>();
+  /** Menus and queues whose keys are in the list already: at other moments they do the same. */
+  const gone = new Set<string>();
   return ordered.flatMap((kind): readonly FirstCall[] => {
     const isNow = kind.atMs - nowMs < 60_000;
     const { ways } = findWays(script, { atMs: kind.atMs, answer: kind.answer, once: true });
-    const listed = ways.filter((way) => !way.turn || (depthOf(way, ways) <= deepest && !gone.has(way.turn.sheetId)));
-    for (const { turn } of listed) if (turn) gone.add(turn.sheetId);
+    const isListed = (way: Way): boolean =>
+      turnsOf(way, ways).every(({ type }) => type !== 'queueFull') &&
+      (!way.turn || (depthOf(way, ways) <= deepest && !gone.has(placeOfTurn(way.turn))));
+    // Nobody fills a queue for a first call.
+    const listed = ways.filter(isListed);
+    for (const { turn } of listed) if (turn) gone.add(placeOfTurn(turn));
     return listed.map((way): FirstCall => {
       const turns = turnsOf(way, ways);
       const isBeginning = way.parent === null;
       return {
-        id: [kind.key, ...turns.map((turn) => `${turn.sheetId} ${turn.type === 'key' ? turn.key : turn.type}`)].join(
+        id: [kind.key, ...turns.map((turn) => `${placeOfTurn(turn)} ${'key' in turn ? turn.key : turn.type}`)].join(
           ' | ',
         ),
         part: describeMoment(kind, names),
         reading: isNow ? null : clockReading(kind.atMs, timeZone).slice(0, 16),
-        keys: turns.flatMap((turn) => (turn.type === 'key' ? [turn.key] : [])).join(''),
+        keys: turns.flatMap((turn) => ('key' in turn ? [turn.key] : [])).join(''),
         does: isBeginning ? ringNumber(number) : keysToPress(turns.map((turn) => turnText(turn, attendant))),
         hears: isBeginning ? beginHeard(openingOf(script, kind, way)) : endHeard(way, attendant, names),
       };
@@ -84,6 +88,8 @@ function turnsOf(way: Way, ways: readonly Way[]): readonly Turn[] {
 
 function turnText(turn: Turn, attendant: Attendant): string {
   if (turn.type === 'key') return turn.key;
+  if (turn.type === 'exitKey') return `${turn.key} while you wait`;
+  if (turn.type === 'queueFull') return '';
   const menu = findSheet(attendant, turn.sheetId);
   if (menu?.type !== 'menu') return '';
   return turn.type === 'silence' ? 'nothing' : `a key without a use, ${menu.wrongKeys} times`;

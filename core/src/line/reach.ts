@@ -1,6 +1,7 @@
 import { queueReasons } from '../directory';
 import type { Attendant } from './attendant';
 import type { SheetId } from './ids';
+import type { Menu } from './sheet';
 import { pathsOf, sheetOfSlot, slotKey, type Slot } from './slot';
 import { alwaysEnds, type Path, type Step } from './step';
 
@@ -19,6 +20,8 @@ export interface PlacedStep {
 
 /** The paths of an attendant and how they hang together; the same one as long as no path changes, whatever is typed. */
 export interface PathGraph {
+  /** The attendant they were read from; others since then have the same paths. */
+  readonly attendant: Attendant;
   readonly byKey: ReadonlyMap<string, PlacedPath>;
   readonly bySheet: ReadonlyMap<SheetId, readonly PlacedPath[]>;
   readonly steps: readonly PlacedStep[];
@@ -50,11 +53,20 @@ function hasSamePaths(one: Attendant, other: Attendant): boolean {
       if (sheet.type === 'announcement') return now.type === 'announcement' && sheet.afterPath === now.afterPath;
       return (
         now.type === 'menu' &&
-        sheet.options === now.options &&
+        haveSamePaths(sheet.options, now.options) &&
         sheet.silencePath === now.silencePath &&
         sheet.wrongKeyPath === now.wrongKeyPath
       );
     })
+  );
+}
+
+/** Whether the same keys lead the same ways; what they are called makes no difference. */
+function haveSamePaths(some: Menu['options'], others: Menu['options']): boolean {
+  if (some === others) return true;
+  return (
+    some.length === others.length &&
+    some.every(({ key, path }, index) => key === others[index]?.key && path === others[index].path)
   );
 }
 
@@ -68,6 +80,7 @@ function readGraph(attendant: Attendant): PathGraph {
     else if (sheetId) bySheet.set(sheetId, [placed]);
   }
   return {
+    attendant,
     byKey: new Map(all.map((placed) => [slotKey(placed.slot), placed])),
     bySheet,
     steps: all.flatMap(({ slot, path }) => path.map((step, stepIndex) => ({ step, slot, stepIndex }))),

@@ -1,5 +1,6 @@
 import type { CallScript } from '../call';
-import { dayAt, isWorkingAt, nextBoundary } from '../hours';
+import { isInService } from '../directory';
+import { dayAt, isWorkingAt, nextBoundary, type Hours } from '../hours';
 import { hasLiveParts } from '../line';
 
 /** No path that is drawn takes longer before its next choice. */
@@ -14,15 +15,30 @@ export function alikeMoments(script: CallScript): (atMs: number) => string {
   const zone = line?.timeZone ?? 'UTC';
   const said = [line?.attendant, script.greetings, script.queues, script.boxes];
   const isSaidOfTime = said.some(saysLive);
-  const keepers = [...script.people, ...script.groups, ...script.queues];
-  const kept = script.hours.filter(({ id }) => keepers.some(({ hoursId }) => hoursId === id));
-  const isByDay = script.contacts.some(({ serviceFrom, serviceUntil }) => serviceFrom ?? serviceUntil);
+  const kept = keptHours(script);
+  const there = thereAt(script);
   return (atMs) => {
     const isTurning = kept.some((hours) => nextBoundary(hours, zone, atMs) < atMs + soonMs);
-    if (isSaidOfTime || isTurning) return String(atMs);
-    const works = kept.map((hours) => Number(isWorkingAt(hours, zone, atMs))).join('');
-    return `works ${works} ${isByDay ? dayAt(atMs, zone) : ''}`;
+    return isSaidOfTime || isTurning ? String(atMs) : there(atMs);
   };
+}
+
+/** Who works at a moment, and which contacts are in service: calls lead to the same at moments of which this is the same. */
+export function thereAt(script: CallScript): (atMs: number) => string {
+  const zone = script.lines.find(({ id }) => id === script.lineId)?.timeZone ?? 'UTC';
+  const kept = keptHours(script);
+  const served = script.contacts.filter(({ serviceFrom, serviceUntil }) => serviceFrom ?? serviceUntil);
+  return (atMs) => {
+    const works = kept.map((hours) => Number(isWorkingAt(hours, zone, atMs)));
+    const day = served.length > 0 ? dayAt(atMs, zone) : '';
+    return `works ${works.join('')} served ${served.map((contact) => Number(isInService(contact, day))).join('')}`;
+  };
+}
+
+/** The sets of hours that somebody keeps. */
+function keptHours({ people, groups, queues, hours }: CallScript): readonly Hours[] {
+  const keepers = [...people, ...groups, ...queues];
+  return hours.filter(({ id }) => keepers.some(({ hoursId }) => hoursId === id));
 }
 
 /** Whether any text in a document has live parts. */

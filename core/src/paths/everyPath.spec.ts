@@ -12,6 +12,7 @@ import {
   noor,
   openMoment,
   priya,
+  ringFor,
   script,
   slipHolders,
   wendell,
@@ -20,7 +21,17 @@ import {
 } from '../testing/boatyard';
 import { holidayHours, nightHours, thanksgiving } from '../testing/soundOffice';
 import { onKey1, ringGroup } from '../testing/flaws';
-import { comparePaths, describeChoices, describeEnd, describeMoment, everyPath, momentKinds, writePathsCsv } from '.';
+import {
+  comparePaths,
+  describeChoices,
+  describeEnd,
+  describeMoment,
+  everyPath,
+  findWays,
+  momentKinds,
+  summaryOf,
+  writePathsCsv,
+} from '.';
 
 const office = {
   ...script,
@@ -99,6 +110,40 @@ describe('every path', () => {
       staff: () => ({ type: 'noAnswer' }),
     });
     expect(trial.transcript.some(({ type }) => type === 'ringing')).toBe(false);
+  });
+
+  it('goes on from a queue that is left by its key, or that is full', () => {
+    const waits = withAttendant(
+      applyEdit(attendant, onKey1({ type: 'waitInQueue', queueId: launchQueue.id }, ...message)),
+      office,
+    );
+    const ends = pathsOf(waits)
+      .filter(({ turns, moment }) => turns[0]?.type === 'key' && turns[0].key === '1' && moment.slot.type === 'period')
+      .map(({ turns, staff, end }) => [describeChoices(turns), staff, end.type]);
+    expect(ends).toEqual([
+      ['1', 'noAnswer', 'message'],
+      ['1, then * while waiting', 'noAnswer', 'message'],
+      ['1 (queue full)', 'noAnswer', 'message'],
+      ['1', 'answers', 'talks'],
+      ['1', 'busy', 'message'],
+    ]);
+  });
+
+  it('reaches a person who could have picked up before a further menu', () => {
+    const ringsFirst = withAttendant(
+      applyEdit(attendant, {
+        type: 'setPath',
+        slot: { type: 'otherwise' },
+        path: [ringFor(noor.id, 20), { type: 'goTo', sheetId: closedId }],
+      }),
+      office,
+    );
+    const after = (staff: string) => find('no key', staff, 'All other times', ringsFirst);
+    expect(after('noAnswer')).toMatchObject({ personMs: 0, quickPersonMs: 0, end: { type: 'message' } });
+    expect(after('answers')).toBeUndefined();
+    expect(summaryOf(findWays(ringsFirst, { atMs: openMoment, answer: { type: 'otherwise' } }).ways)).toMatchObject({
+      withoutPerson: 0,
+    });
   });
 
   it('ends as a call with the same keys ends', () => {

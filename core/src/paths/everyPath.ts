@@ -2,7 +2,7 @@ import type { CallScript } from '../call';
 import { waysFinder, type WaysOptions } from './findWays';
 import { staffDoes, type StaffDoes } from './leg';
 import { momentKinds, type MomentKind } from './momentKinds';
-import type { Turn, Way, WayEnd } from './way';
+import { placeOfTurn, type Turn, type Way, type WayEnd } from './way';
 
 /** One way through from beginning to end, at one kind of moment, with the staff doing one thing. */
 export interface FoundPath {
@@ -67,7 +67,7 @@ export function everyPath(
 function listed(ways: readonly Way[], moment: MomentKind, staff: StaffDoes, rung: Set<string>): readonly FoundPath[] {
   const chosen: Chosen[] = [];
   return ways.flatMap((way): FoundPath[] => {
-    const { turns, choices } = (chosen[way.index] = chosenOn(way, chosen));
+    const { turns, choices, personMs, quickPersonMs } = (chosen[way.index] = chosenOn(way, chosen));
     if (way.end.type === 'menu') return [];
     if (way.rings) rung.add(choices);
     if (staff !== 'noAnswer' && !rung.has(choices)) return [];
@@ -79,28 +79,33 @@ function listed(ways: readonly Way[], moment: MomentKind, staff: StaffDoes, rung
         turns,
         end: way.end,
         endMs: way.endMs,
-        personMs: way.personMs?.soonestMs ?? null,
-        quickPersonMs: way.quickPersonMs,
+        personMs,
+        quickPersonMs,
       },
     ];
   });
 }
 
-/** The caller's choices up to a way, and as text. */
-interface Chosen {
-  readonly turns: readonly Turn[];
+/** The caller's choices up to a way, and as text; and when somebody could pick up first, on it or before. */
+interface Chosen extends Pick<FoundPath, 'turns' | 'personMs' | 'quickPersonMs'> {
   readonly choices: string;
 }
 
-function chosenOn({ turn, parent }: Way, before: readonly Chosen[]): Chosen {
-  const earlier = (parent === null ? undefined : before[parent]) ?? { turns: [], choices: '' };
-  if (!turn) return earlier;
+const nothingChosen: Chosen = { turns: [], choices: '', personMs: null, quickPersonMs: null };
+
+function chosenOn({ turn, parent, personMs, quickPersonMs }: Way, before: readonly Chosen[]): Chosen {
+  const earlier = (parent === null ? undefined : before[parent]) ?? nothingChosen;
+  const person = {
+    personMs: earlier.personMs ?? personMs?.soonestMs ?? null,
+    quickPersonMs: earlier.quickPersonMs ?? quickPersonMs,
+  };
+  if (!turn) return { ...earlier, ...person };
   const choices = earlier.choices === '' ? turnKey(turn) : `${earlier.choices} | ${turnKey(turn)}`;
-  return { turns: [...earlier.turns, turn], choices };
+  return { turns: [...earlier.turns, turn], choices, ...person };
 }
 
 function turnKey(turn: Turn): string {
-  return `${turn.sheetId} ${turn.type === 'key' ? turn.key : turn.type}`;
+  return `${placeOfTurn(turn)} ${'key' in turn ? turn.key : turn.type}`;
 }
 
 /** How a path of another version differs from the one of the same choices. */

@@ -240,6 +240,64 @@ describe('a queue on a way', () => {
     expect([way.end.type, way.personMs !== null]).toEqual([end, reaches]);
   });
 
+  it('is left by its key: once the words on entry were heard, or at once by who knows the key', () => {
+    const exits = (more: Partial<Queue>) =>
+      ways(answering([wait, ...message], queue(more))).ways.filter(({ turn }) => turn?.type !== 'queueFull');
+    const [waits, leaves] = exits({ entryWords: 'Press star to leave a message.', exitKey: '*' });
+    expect(leaves).toMatchObject({
+      turn: { type: 'exitKey', queueId: launchQueue.id, key: '*' },
+      slot: { type: 'queue', queueId: launchQueue.id, reason: 'exitKey' },
+      parent: 0,
+      quickFromMs: 0,
+      personMs: null,
+      end: { type: 'message', boxId: office.id },
+    });
+    // The words on entry, and the pause after them.
+    expect(leaves!.fromMs).toBe(1000 + openingPauseMs);
+    expect(leaves!.endMs).toBeLessThan(waits!.endMs);
+    expect(exits({ exitKey: null })).toHaveLength(1);
+    expect(exits({ exitKey: '*', paused: true })).toHaveLength(1);
+  });
+
+  it('is left for its own path, and not left twice where that leads back into it', () => {
+    const by = answering([wait, ...message], queue({ exitKey: '*', entryWords: '' }));
+    const leading = (path: Path) =>
+      boatyard.withAttendant(
+        {
+          ...by.lines[0]!.attendant,
+          fallbacks: [{ type: 'queue', queueId: launchQueue.id, reason: 'exitKey', path }] as never,
+        },
+        by,
+      );
+    const endsOf = (path: Path) => ways(leading(path)).ways.map(({ turn, end }) => [turn?.type, end.type]);
+    const [waited, full] = [
+      [undefined, 'message'],
+      ['queueFull', 'message'],
+    ];
+    expect(endsOf([{ type: 'hangUp', words: 'Bye.' }])).toEqual([waited, ['exitKey', 'hungUp'], full]);
+    expect(endsOf([wait])).toEqual([waited, ['exitKey', 'message'], full]);
+    const [, toMenu, ...fromMenu] = ways(leading([{ type: 'goTo', sheetId: welcomeId }])).ways;
+    expect(toMenu?.end).toEqual({ type: 'menu', sheetId: welcomeId });
+    expect(fromMenu.filter(({ parent }) => parent === 1).length).toBeGreaterThan(3);
+  });
+
+  it('has a way for when it is full, at once, where it would be waited in', () => {
+    const by = (more: Partial<Queue>): CallScript => {
+      const script = answering([wait, { type: 'hangUp', words: 'Bye.' }], queue(more));
+      const fallbacks = [{ type: 'queue', queueId: launchQueue.id, reason: 'full', path: message }] as never;
+      return boatyard.withAttendant({ ...script.lines[0]!.attendant, fallbacks }, script);
+    };
+    const full = (script: CallScript, staff: StaffDoes) =>
+      ways(script, { staff }).ways.find(({ turn }) => turn?.type === 'queueFull');
+    const slot = { type: 'queue', queueId: launchQueue.id, reason: 'full' };
+    expect(full(by({}), 'busy')).toMatchObject({ slot, fromMs: 0, end: { type: 'message' }, personMs: null });
+    expect(full(by({}), 'answers')).toBeUndefined();
+    expect(full(by({ paused: true }), 'noAnswer')).toBeUndefined();
+    // What a queue does that takes nobody at all.
+    const [never] = ways(by({ mostCallers: 0 })).ways as [Way];
+    expect(rows(full(by({}), 'noAnswer')!)).toEqual(rows(never));
+  });
+
   it('takes nobody when it is paused, gone, or nobody in it works', () => {
     expect(rows(first([wait, ...message], queue({ paused: true }))).map(([what]) => what)).not.toContain('queue');
     expect(first([wait, ...message], queue({ id: queueId.create('gone') })).personMs).toBeNull();
@@ -497,7 +555,7 @@ describe('the ways on from a menu', () => {
     ];
     const by = changed({ ...boatyard.attendant, sheets: [{ ...welcome, options }, ...others, inner] });
     const all = ways(by).ways;
-    const inInner = all.filter(({ turn }) => turn?.sheetId === inner.id);
+    const inInner = all.filter(({ turn }) => turn && 'sheetId' in turn && turn.sheetId === inner.id);
     expect(inInner.map(({ end }) => end)).toEqual([
       { type: 'again', sheetId: welcomeId },
       { type: 'message', boxId: office.id },

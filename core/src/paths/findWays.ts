@@ -1,10 +1,10 @@
-import type { CallScript, PlayItem } from '../call';
-import { itemMs, readyOf } from '../call';
+import type { CallScript } from '../call';
 import { answersAt, type Answer } from '../hours';
-import { keys, slotOfAnswer, usableSwitch, type Key, type Menu, type SheetId, type Slot } from '../line';
+import { slotOfAnswer, usableSwitch, type SheetId, type Slot } from '../line';
 import { expectedMs, type Sentence } from '../speech';
 import { alikeMoments } from './alike';
-import { firstLeg, legFrom, trialsOf, type AtMenu, type Leg, type StaffDoes, type Trials } from './leg';
+import type { StaffDoes } from './leg';
+import { MenuTrials, type Branch, type MenuWays } from './menuTrials';
 import type { Stretch, Turn, Way } from './way';
 
 export interface WaysOptions {
@@ -67,47 +67,41 @@ function find(script: CallScript, options: WaysOptions, shared: Shared): FoundWa
   return new Finder(script, options, shared).find(answer);
 }
 
-/** One choice in a menu, and what comes of it; known once for all ways that come to it alike. */
-interface Branch {
-  readonly turn: Turn;
-  readonly leg: Leg;
-  /** Until the leg begins, from when the menu does: for who listens, and for who knows the keys. */
-  readonly afterMs: number;
-  readonly quickAfterMs: number;
-}
-
-/** A menu as callers come to it. */
-interface MenuWays {
-  readonly said: readonly Stretch[];
-  readonly branches: readonly Branch[];
-}
-
 class Finder {
   private readonly ways: Way[] = [];
   private readonly drawn = new Set<SheetId>();
-  private readonly trials: Trials;
-  /** What is the same for all its calls, and may be for those of another moment. */
-  private readonly alike: string;
+  private readonly trials: MenuTrials;
   private isCut = false;
 
   constructor(
-    private readonly script: CallScript,
+    script: CallScript,
     private readonly options: WaysOptions,
-    private readonly shared: Shared,
+    { known, alike }: Shared,
   ) {
     const { atMs, staff = 'noAnswer', lengthMs = expectedMs } = options;
-    this.alike = `${shared.alike(atMs)} ${staff}`;
-    this.trials = trialsOf({ script, atMs, staff, sentenceMs: remembering(lengthMs) });
+    this.trials = new MenuTrials(script, {
+      atMs,
+      staff,
+      lengthMs,
+      isTimed: true,
+      alike: `${alike(atMs)} ${staff}`,
+      known,
+    });
   }
 
   find(answer: Answer): FoundWays {
-    const start: From = { turn: null, slot: slotOfAnswer(answer), parent: null, fromMs: 0, quickFromMs: 0, met: [] };
-    this.grow(start, firstLeg(this.trials, answer));
+    this.grow(this.trials.begin(answer), {
+      slot: slotOfAnswer(answer),
+      parent: null,
+      fromMs: 0,
+      quickFromMs: 0,
+      met: [],
+    });
     return { ways: this.ways, isCut: this.isCut };
   }
 
   /** One way, and those that go on from it. */
-  private grow({ turn, slot, parent, fromMs, quickFromMs, met }: From, leg: Leg): void {
+  private grow({ turn, leg, exits }: Branch, { slot, parent, fromMs, quickFromMs, met }: From): void {
     if (this.ways.length >= (this.options.most ?? mostWays)) {
       this.isCut = true;
       return;
@@ -117,7 +111,8 @@ class Finder {
     const { end, menu, personMs } = leg;
     const sheetId = menu?.menu.id;
     const isMet = sheetId !== undefined && (met.includes(sheetId) || (this.options.once && this.drawn.has(sheetId)));
-    const goesOn = menu && !isMet ? this.waysOf(menu) : null;
+    const goesOn = menu && !isMet ? this.trials.waysOf(menu) : null;
+    const endMs = fromMs + leg.endMs;
     this.ways.push({
       index,
       parent,
@@ -126,108 +121,33 @@ class Finder {
       stretches: endsOnly ? [] : shifted(leg.stretches, fromMs),
       end: sheetId !== undefined && isMet ? { type: 'again', sheetId } : end,
       rings: leg.rings,
-      menu: endsOnly ? [] : shifted(goesOn?.said ?? [], fromMs + leg.endMs),
+      menu: endsOnly ? [] : shifted(goesOn?.said ?? [], endMs),
       fromMs,
-      endMs: fromMs + leg.endMs,
+      endMs,
       quickFromMs,
       personMs: personMs && { soonestMs: fromMs + personMs.soonestMs, latestMs: fromMs + personMs.latestMs },
       quickPersonMs: personMs && quickFromMs + personMs.soonestMs,
     });
+    const growAll = (branches: readonly Branch[], sinceMs: number, quickSinceMs: number, met: readonly SheetId[]) => {
+      for (const branch of branches) {
+        this.grow(branch, {
+          slot: slotOfTurn(branch.turn) ?? slot,
+          parent: index,
+          fromMs: sinceMs + branch.afterMs,
+          quickFromMs: quickSinceMs + branch.quickAfterMs,
+          met,
+        });
+      }
+    };
+    growAll(exits, fromMs, quickFromMs, met);
     if (!goesOn || sheetId === undefined) return;
     this.drawn.add(sheetId);
-    for (const branch of goesOn.branches) {
-      this.grow(
-        {
-          turn: branch.turn,
-          slot: branch.turn,
-          parent: index,
-          fromMs: fromMs + leg.endMs + branch.afterMs,
-          quickFromMs: quickFromMs + leg.endMs + branch.quickAfterMs,
-          met: [...met, sheetId],
-        },
-        branch.leg,
-      );
-    }
-  }
-
-  /** What a menu says and leads to; tried out once for callers who come to it from the same one. */
-  private waysOf(at: AtMenu): MenuWays {
-    const { menus, callRecordingId, lineId } = at.state;
-    const isAs = [this.alike, lineId, at.menu.id, menus.at(-2), callRecordingId !== null].join(' ');
-    const { known } = this.shared;
-    let ways = known.get(isAs);
-    if (!ways) known.set(isAs, (ways = this.tryMenu(at)));
-    return ways;
-  }
-
-  private tryMenu(at: AtMenu): MenuWays {
-    const { menu, items, wholeMs } = at;
-    const sheetId = menu.id;
-    const keysOf = menu.options.map(({ key }): Branch => {
-      const leg = legFrom(this.trials, at, { type: 'key', key });
-      const { inMenuMs } = leg;
-      const listenedMs = menu.keysDuringGreeting ? this.heardAfterMs(items, key, wholeMs) : 0;
-      return { turn: { type: 'key', sheetId, key }, leg, afterMs: listenedMs + inMenuMs, quickAfterMs: inMenuMs };
-    });
-    const silent = legFrom(this.trials, at, { type: 'silence' });
-    const silence: Branch = {
-      turn: { type: 'silence', sheetId },
-      leg: silent,
-      afterMs: silent.inMenuMs,
-      quickAfterMs: silent.inMenuMs,
-    };
-    return { said: this.saidIn(menu, items), branches: [...keysOf, silence, ...this.wrongKeys(at)] };
-  }
-
-  /** The way for wrong keys; none where every key has a use. */
-  private wrongKeys(at: AtMenu): readonly Branch[] {
-    const { menu } = at;
-    const key = wrongKeyIn(menu, menu.extensions ? readyOf(this.script).beginnings : new Set());
-    if (!key) return [];
-    const [listening, quick] = [true, false].map((listens) =>
-      legFrom(this.trials, at, { type: 'wrongKey', key, listens }),
-    ) as [Leg, Leg];
-    const turn = { type: 'wrongKey', sheetId: menu.id } as const;
-    return [{ turn, leg: listening, afterMs: listening.inMenuMs, quickAfterMs: quick.inMenuMs }];
-  }
-
-  /** What a menu says, and its wait for a key. */
-  private saidIn({ id: sheetId, waitSeconds }: Menu, items: readonly PlayItem[]): readonly Stretch[] {
-    let atMs = 0;
-    const said = items.flatMap((item): readonly Stretch[] => {
-      const fromMs = atMs;
-      atMs += this.msOf([item]);
-      if (item.type !== 'sentence') return [];
-      const { sentence } = item;
-      const span = { fromMs, toMs: fromMs + this.trials.sentenceMs(sentence) };
-      const { source, text } = sentence;
-      return [
-        source.type === 'option'
-          ? { ...span, type: 'option', sheetId, key: source.key }
-          : { ...span, type: 'words', text, sheetId },
-      ];
-    });
-    return [...said, { type: 'wait', sheetId, fromMs: atMs, toMs: atMs + waitSeconds * 1000 }];
-  }
-
-  /** How long until an option was heard; one that is not read out is known only once all was said. */
-  private heardAfterMs(items: readonly PlayItem[], key: Key, wholeMs: number): number {
-    const index = items.findIndex(
-      (item) => item.type === 'sentence' && item.sentence.source.type === 'option' && item.sentence.source.key === key,
-    );
-    const item = items[index];
-    if (item?.type !== 'sentence') return wholeMs;
-    return this.msOf(items.slice(0, index)) + this.trials.sentenceMs(item.sentence);
-  }
-
-  private msOf(items: readonly PlayItem[]): number {
-    return items.reduce((sum, item) => sum + itemMs(item, this.trials.sentenceMs), 0);
+    growAll(goesOn.branches, endMs, quickFromMs + leg.endMs, [...met, sheetId]);
   }
 }
 
 /** From where a way grows. */
 interface From {
-  readonly turn: Turn | null;
   readonly slot: Slot;
   readonly parent: number | null;
   readonly fromMs: number;
@@ -236,29 +156,13 @@ interface From {
   readonly met: readonly SheetId[];
 }
 
+/** Where the path of a choice is written. */
+function slotOfTurn(turn: Turn | null): Slot | null {
+  if (turn?.type === 'exitKey') return { type: 'queue', queueId: turn.queueId, reason: 'exitKey' };
+  return turn?.type === 'queueFull' ? { type: 'queue', queueId: turn.queueId, reason: 'full' } : turn;
+}
+
 function shifted(stretches: readonly Stretch[], byMs: number): readonly Stretch[] {
   if (byMs === 0) return stretches;
   return stretches.map((each) => ({ ...each, fromMs: each.fromMs + byMs, toMs: each.toMs + byMs }));
-}
-
-/** A key that has no use in a menu, one that begins no extension where there is such. */
-function wrongKeyIn(menu: Menu, beginnings: ReadonlySet<string>): Key | undefined {
-  const free = keys.filter((key) => menu.options.every((option) => option.key !== key));
-  return free.find((key) => !beginnings.has(key)) ?? free[0];
-}
-
-function remembering(lengthMs: (sentence: Sentence) => number): (sentence: Sentence) => number {
-  const known = new WeakMap<Sentence, number>();
-  const byText = new Map<string, number>();
-  const find = (sentence: Sentence): number => {
-    const is = `${sentence.voice} ${sentence.recorded?.audioId ?? ''} ${sentence.text}`;
-    const ms = byText.get(is) ?? lengthMs(sentence);
-    byText.set(is, ms);
-    return ms;
-  };
-  return (sentence) => {
-    const ms = known.get(sentence) ?? find(sentence);
-    known.set(sentence, ms);
-    return ms;
-  };
 }

@@ -9,6 +9,7 @@ import {
   type Phase,
   type Place,
   type PlayItem,
+  type StepTaken,
 } from '../call';
 import {
   callId,
@@ -56,6 +57,19 @@ export interface AtMenu {
   readonly wholeMs: number;
 }
 
+/** A caller who has come to wait in a queue. */
+export interface AtQueue {
+  readonly queueId: QueueId;
+  /** What leaves it; null for nothing. */
+  readonly exitKey: Key | null;
+  readonly waitId: number;
+  readonly exchange: Exchange;
+  /** Since the leg began, in ms. */
+  readonly afterMs: number;
+  /** How long the words on entry take, which say that there is such a key. */
+  readonly entryMs: number;
+}
+
 /** What happens to a caller from one choice to the next; times in ms since it began. */
 export interface Leg {
   readonly stretches: readonly Stretch[];
@@ -65,6 +79,14 @@ export interface Leg {
   readonly rings: boolean;
   /** When somebody can pick up; null when nobody is rung or all are busy. */
   readonly personMs: SpanMs | null;
+  /** The queues that it waits in, where nobody picks up at once. */
+  readonly queues: readonly AtQueue[];
+  /** The steps taken, passed over or not; none unless the script asks to be told. */
+  readonly steps: readonly StepTaken[];
+  /** The sheets entered, in their order. */
+  readonly sheets: readonly SheetId[];
+  /** The sheets that it goes round in with nobody being rung, where it comes to one again. */
+  readonly roundIn: readonly SheetId[];
   /** The menu in which it ends; null where it ends otherwise. */
   readonly menu: AtMenu | null;
   /** How long they were still in the menu they chose in: until their key counts, rounds of it, waits for further digits. */
@@ -105,6 +127,22 @@ export function legFrom(trials: Trials, from: AtMenu, choice: Choice): Leg {
   return new Walk(trials, line, { from, choice }).toEnd();
 }
 
+/** What a caller goes through who leaves a queue by its key. */
+export function legByExitKey(trials: Trials, { exchange }: AtQueue, key: Key): Leg {
+  return legOnward(trials, exchange, { type: 'keyPressed', atMs: trials.atMs, key });
+}
+
+/** What a caller goes through for whom a queue has no place left. */
+export function legFromFull(trials: Trials, { exchange, waitId }: AtQueue): Leg {
+  return legOnward(trials, exchange, { type: 'queueRefused', atMs: trials.atMs, waitId, why: 'full' });
+}
+
+function legOnward(trials: Trials, exchange: Exchange, event: CallEvent): Leg {
+  const line = lineOf(trials, exchange);
+  line.add({ type: 'ofCall', callId: trialCall, event });
+  return new Walk(trials, line, null).toEnd();
+}
+
 function lineOf({ script, staff, sentenceMs }: Trials, exchange: Exchange): VirtualLine {
   return new VirtualLine({ script, exchange, sentenceMs, staff: () => acts[staff] });
 }
@@ -139,7 +177,12 @@ class Walk {
   private personMs: SpanMs | null = null;
   /** Who was asked for, by name or extension: they stand for anybody. */
   private askedFor: readonly string[] = [];
-  private readonly entered = new Set<SheetId>();
+  private readonly entered: SheetId[] = [];
+  /** How many sheets were entered when somebody was rung last. */
+  private enteredAtRing = 0;
+  private roundIn: readonly SheetId[] = [];
+  private readonly queues: AtQueue[] = [];
+  private readonly steps: StepTaken[] = [];
   /** Where the call waited before: there once more, it goes round in a circle. */
   private readonly seen = new Set<string>();
 
@@ -167,6 +210,7 @@ class Walk {
     const state = result.exchange.calls.get(trialCall)?.state ?? null;
     if (state && state.phase === before.calls.get(trialCall)?.state.phase) return undefined;
     const effects = result.effects.flatMap((effect) => (effect.type === 'forCall' ? [effect.effect] : []));
+    this.steps.push(...stepsIn(effects));
     const phase = state?.phase ?? endIn(effects);
     if (this.isInMenu) {
       if (isOfMenu(phase) && sheetsIn(effects).length === 0) return this.choose(phase);
@@ -190,9 +234,15 @@ class Walk {
       }
       if (effect.type === 'note' && effect.entry.type === 'line') return { type: 'line', lineId: effect.entry.lineId };
     }
-    const again = sheetsIn(effects).find((sheetId) => this.entered.has(sheetId));
-    for (const sheetId of sheetsIn(effects)) this.entered.add(sheetId);
-    return again && { type: 'again', sheetId: again };
+    for (const sheetId of sheetsIn(effects)) {
+      const before = this.entered.indexOf(sheetId);
+      if (before >= 0) {
+        this.roundIn = before >= this.enteredAtRing ? this.entered.slice(before) : [];
+        return { type: 'again', sheetId };
+      }
+      this.entered.push(sheetId);
+    }
+    return undefined;
   }
 
   private arrive(phase: Phase, state: CallState | null, items: readonly PlayItem[]): Leg | undefined {
@@ -212,7 +262,7 @@ class Walk {
       case 'ringingGroup':
         return this.begin({ type: 'group', groupId: phase.ring.groupId }, phase.ringId);
       case 'inQueue':
-        return this.waitInQueue(phase);
+        return this.waitInQueue(phase, items);
       case 'recording':
         return this.speakMessage(phase.boxId);
       case 'connected':
@@ -263,11 +313,17 @@ class Walk {
     return this.leg({ type: 'forEver' });
   }
 
-  private waitInQueue(phase: Extract<Phase, { type: 'inQueue' }>): undefined {
+  private waitInQueue(phase: Extract<Phase, { type: 'inQueue' }>, items: readonly PlayItem[]): undefined {
     const { queueId, waitId } = phase;
     if (this.goingOn?.is === waitId) return;
     this.begin({ type: 'queue', queueId }, waitId);
     const queue = this.trials.script.queues.find(({ id }) => id === queueId);
+    if (this.trials.staff !== 'answers') {
+      const { exchange } = this.line;
+      const entryMs = phase.hears === 'entry' ? this.msOf(items) : 0;
+      const exitKey = queue?.exitKey ?? null;
+      this.queues.push({ queueId, exitKey, waitId, exchange, afterMs: this.sinceMs(this.nowMs), entryMs });
+    }
     if (this.trials.staff !== 'answers' || queue?.order !== 'pick') return;
     for (const { personId } of queue.members) {
       this.line.add({ type: 'staffPicks', atMs: this.nowMs, personId, callId: trialCall });
@@ -283,6 +339,7 @@ class Walk {
   private begin(target: RingTarget, is: unknown): undefined {
     if (this.goingOn?.is === is) return;
     this.askedFor = [];
+    this.enteredAtRing = this.entered.length;
     this.goingOn = { target, is, fromMs: this.nowMs };
   }
 
@@ -367,10 +424,11 @@ class Walk {
   }
 
   private leg(end: WayEnd, menu: AtMenu | null = null): Leg {
-    const { stretches, personMs } = this;
+    const { stretches, personMs, queues, steps, entered: sheets, roundIn } = this;
     const inMenuMs = this.beganMs - this.trials.atMs;
     const rings = stretches.some(({ type }) => type === 'ring' || type === 'queue');
-    return { stretches, endMs: this.sinceMs(this.nowMs), end, rings, personMs, menu, inMenuMs };
+    const endMs = this.sinceMs(this.nowMs);
+    return { stretches, endMs, end, rings, personMs, queues, steps, sheets, roundIn, menu, inMenuMs };
   }
 }
 
@@ -399,6 +457,13 @@ function sheetsIn(effects: readonly CallEffect[]): readonly SheetId[] {
   return effects.flatMap((effect) =>
     effect.type === 'note' && effect.entry.type === 'sheet' ? [effect.entry.sheetId] : [],
   );
+}
+
+/** The steps taken on the line that was dialled: those of one that it hands over to are not its own. */
+function stepsIn(effects: readonly CallEffect[]): readonly StepTaken[] {
+  const handedOver = effects.findIndex((effect) => effect.type === 'note' && effect.entry.type === 'line');
+  const own = handedOver < 0 ? effects : effects.slice(0, handedOver);
+  return own.filter((effect) => effect.type === 'stepTaken');
 }
 
 function isOfMenu({ type }: Phase): boolean {

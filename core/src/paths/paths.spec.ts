@@ -136,9 +136,11 @@ function wayBack(way: Way, ways: readonly Way[]): readonly Way[] {
 /** What a caller does on a way: each key once it was heard, each wrong one once all was said. */
 function actsOn(way: Way, ways: readonly Way[], by: Attendant): readonly CallerAct[] {
   const back = wayBack(way, ways);
-  return back.flatMap(({ turn }, index): CallerAct[] => {
+  return back.flatMap(({ turn, fromMs }, index): CallerAct[] => {
     const before = back[index - 1];
     if (!turn || !before || turn.type === 'silence') return [];
+    if (turn.type === 'queueFull') return [];
+    if (turn.type === 'exitKey') return [{ type: 'press', key: turn.key, afterMs: fromMs + 3 * (index + 1) }];
     const option = before.menu.find((each) => each.type === 'option' && turn.type === 'key' && each.key === turn.key);
     const sheet = findSheet(by, turn.sheetId);
     const during = sheet?.type === 'menu' && sheet.keysDuringGreeting;
@@ -179,7 +181,7 @@ function landmarksOf({ stretches, end, endMs }: Way): readonly Due[] {
 /** Ways of which the machine can be asked by pressing keys at their time: no name is spelled, no wrong key more than once. */
 function canBePressed(way: Way, ways: readonly Way[], by: Attendant): boolean {
   return wayBack(way, ways).every(({ turn, stretches }) => {
-    if (stretches.some(({ type }) => type === 'digits')) return false;
+    if (stretches.some(({ type }) => type === 'digits') || turn?.type === 'queueFull') return false;
     if (turn?.type !== 'wrongKey') return true;
     const menu = findSheet(by, turn.sheetId);
     return menu?.type === 'menu' && menu.wrongKeys === 1 && menu.options.every(({ key }) => key !== '*');

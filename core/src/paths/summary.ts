@@ -22,7 +22,13 @@ export function summaryOf(ways: readonly Way[]): WaysSummary | undefined {
   return {
     soonestMs: Math.min(...reaching.map(({ first }) => first)),
     latestMs: Math.max(...reaching.map(({ last }) => last)),
-    withoutPerson: ends.filter(({ personMs }) => personMs === null).length,
+    withoutPerson: ends.filter((way) => !hasRung(way, ways)).length,
     ends: ends.length,
   };
+}
+
+/** Whether somebody was rung on a way, or before it. */
+function hasRung({ personMs, parent }: Way, ways: readonly Way[]): boolean {
+  const before = parent === null ? undefined : ways[parent];
+  return personMs !== null || (before !== undefined && hasRung(before, ways));
 }

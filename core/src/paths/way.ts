@@ -2,11 +2,22 @@ import type { BoxId, GroupId, PersonId, QueueId } from '../directory';
 import type { OutsideTarget } from '../call';
 import type { Key, LineId, SheetId, Slot } from '../line';
 
-/** One choice of a caller: a key pressed, or none, or the wrong one, as often as the menu lets them. */
+/**
+ * What a way begins with: a choice of the caller, who presses a key, or none, or the wrong one, as often as the menu lets
+ * them, or leaves a queue; or a queue that has no place left.
+ */
 export type Turn =
   | { readonly type: 'key'; readonly sheetId: SheetId; readonly key: Key }
   | { readonly type: 'silence'; readonly sheetId: SheetId }
-  | { readonly type: 'wrongKey'; readonly sheetId: SheetId };
+  | { readonly type: 'wrongKey'; readonly sheetId: SheetId }
+  /** The key that leaves a queue, pressed while waiting in it. */
+  | { readonly type: 'exitKey'; readonly queueId: QueueId; readonly key: Key }
+  | { readonly type: 'queueFull'; readonly queueId: QueueId };
+
+/** In which menu or queue a way begins. */
+export function placeOfTurn(turn: Turn): SheetId | QueueId {
+  return 'queueId' in turn ? turn.queueId : turn.sheetId;
+}
 
 /** What a caller goes through for a while; times in ms since the line answered. */
 export type Stretch = { readonly fromMs: number; readonly toMs: number } & (

@@ -1,10 +1,11 @@
 import { membersAtWork, phonesRung, works, type Group, type PersonPhone, type Queue } from '../directory';
 import { isWorkingAt, type Hours, type HoursId } from '../hours';
-import { pathGraph, reachedIn, stepsThatRun, type PathGraph, type PlacedPath, type Slot, type Step } from '../line';
-import { answeringMoments, type AnsweringAt } from './moments';
+import { slotKey, type Slot, type Step } from '../line';
+import { callsOf, choicesIn, type Calls } from './calls';
+import type { AnsweringAt } from './moments';
 import { zoneOf } from './facts';
 import { peopleById } from './people';
-import { remember, rememberBy } from './remember';
+import { rememberBy } from './remember';
 import type { ProofSubject } from './rule';
 
 /** What rings somebody on a path, and when a call may come there. */
@@ -18,23 +19,22 @@ export interface ReachedRing {
 
 /** Every step that rings colleagues, with the moments of the weeks ahead at which a call may come to it. */
 export function reachedRings(subject: ProofSubject): readonly ReachedRing[] {
-  return ringsReached(pathGraph(subject.attendant), answeringMoments(subject));
+  return ringsReached(callsOf(subject));
 }
 
-const ringsReached = remember((graph: PathGraph, answering: readonly AnsweringAt[]): readonly ReachedRing[] => {
-  const reached = new Map<PlacedPath, AnsweringAt[]>();
-  for (const each of answering) {
-    for (const placed of reachedIn(graph, [each.slot])) {
-      const known = reached.get(placed);
-      if (known) known.push(each);
-      else reached.set(placed, [each]);
+const ringsReached = rememberBy(({ answered }: Calls): readonly ReachedRing[] => {
+  const reached = new Map<string, ReachedRing>();
+  for (const { moments, closed, reach } of answered) {
+    const met = new Set<string>();
+    for (const { slot, stepIndex, step } of choicesIn(reach).flatMap(({ leg }) => leg.steps)) {
+      if (!isRinging(step)) continue;
+      const key = `${slotKey(slot)} ${stepIndex}`;
+      if (met.has(key)) continue;
+      met.add(key);
+      reached.set(key, { slot, stepIndex, step, when: [...(reached.get(key)?.when ?? []), { moments, closed }] });
     }
   }
-  return [...reached].flatMap(([{ slot, path }, when]) =>
-    stepsThatRun(path).flatMap((step, stepIndex): ReachedRing[] =>
-      isRinging(step) ? [{ slot, stepIndex, step, when }] : [],
-    ),
-  );
+  return [...reached.values()];
 });
 
 const isRinging = (step: Step): step is ReachedRing['step'] =>

@@ -157,6 +157,26 @@ describe('a starter set', () => {
     expect(made.map(({ name }) => name)).toContain('Open, 1: talks to Priya Castellanos');
   });
 
+  it('leaves a queue by its key, and does not pretend that one is full', () => {
+    const waits = applyEdit(attendant, onKey1({ type: 'waitInQueue', queueId: launchQueue.id }, ...message));
+    const leads = applyEdit(waits, {
+      type: 'setPath',
+      slot: { type: 'queue', queueId: launchQueue.id, reason: 'exitKey' },
+      path: [{ type: 'hangUp', words: 'Goodbye.' }],
+    });
+    const set = starterSet(withAttendant(leads, { ...office, queues: [launchQueue] }), openMoment, names);
+    const waiting = set.filter(({ name }) => name.startsWith('Open, 1'));
+    expect(waiting.map(({ name }) => name)).toEqual([
+      'Open, 1: message in Office',
+      'Open, 1: talks to Spring launch line',
+      'Open, 1, then * while waiting: hangs up',
+    ]);
+    expect(waiting[2]?.scene.acts).toEqual([
+      { type: 'press', keys: '1' },
+      { type: 'press', keys: '*' },
+    ]);
+  });
+
   it('breaks where the attendant no longer does what it did', () => {
     const edited = withAttendant(applyEdit(attendant, onKey1({ type: 'hangUp', words: '' })), office);
     const broken = made.filter((each) => isBroken(rehearse(edited, { ...each, id: rehearsalId.create('x') })));

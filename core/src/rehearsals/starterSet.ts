@@ -40,10 +40,10 @@ export function starterSet(script: CallScript, fromMs: number, names: Names): re
   return made;
 }
 
-/** What most callers do first: few keys before many; those who answer before those who do not. */
+/** What most callers do first: few keys before many; those who answer before those who do not. One caller fills no queue. */
 function inOrder(paths: readonly FoundPath[]): readonly FoundPath[] {
   return paths
-    .filter(({ staff }) => staff !== 'busy')
+    .filter(({ staff, turns }) => staff !== 'busy' && turns.every(({ type }) => type !== 'queueFull'))
     .map((path, index) => ({ path, index }))
     .sort((one, other) => one.path.turns.length - other.path.turns.length || one.index - other.index)
     .map(({ path }) => path);
@@ -91,6 +91,8 @@ function callerOf({ moment }: FoundPath, { callerLists }: CallScript): string | 
 }
 
 function actsOf(turn: Turn, attendant: Attendant): readonly SceneAct[] {
+  if (turn.type === 'exitKey') return [{ type: 'press', keys: turn.key }];
+  if (turn.type === 'queueFull') return [];
   const menu = findSheet(attendant, turn.sheetId);
   if (menu?.type !== 'menu') return [];
   switch (turn.type) {

@@ -148,6 +148,7 @@ export class LiveCallRun {
         return this.end();
       // Of these the exchange takes care, or the transcript alone.
       case 'note':
+      case 'stepTaken':
       case 'askToAccept':
       case 'handOver':
       case 'enterQueue':

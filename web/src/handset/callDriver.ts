@@ -224,6 +224,7 @@ export class CallDriver {
       case 'stopRecording':
         return this.endRecording(effect.keepIn, effect.tell);
       case 'note':
+      case 'stepTaken':
       case 'askToAccept':
       case 'connect':
       case 'handOver':

@@ -77,6 +77,11 @@ describe('captions', () => {
     [{ type: 'option', sheetId: welcome, key: '#' }, '/script/sheet:welcome?key=%23'],
     [{ type: 'step', slot: { type: 'key', sheetId: welcome, key: '2' }, stepIndex: 1 }, '/script/sheet:welcome?key=2'],
     [{ type: 'step', slot: { type: 'after', sheetId: welcome }, stepIndex: 0 }, '/script/sheet:welcome'],
+    [
+      { type: 'step', slot: { type: 'queue', queueId: rush, reason: 'exitKey' }, stepIndex: 0 },
+      `/directory/queues/${rush}`,
+    ],
+    [{ type: 'step', slot: { type: 'group', groupId: desk7 }, stepIndex: 0 }, `/directory/groups/${desk7}`],
     [{ type: 'step', slot: { type: 'period', periodId: periodId.create('open') }, stepIndex: 0 }, '/hours'],
     [{ type: 'box', boxId: office }, '/directory/boxes'],
     [{ type: 'line' }, '/script'],

@@ -1,9 +1,10 @@
 import type { DirectTo, EndReason, NotAnswered, RungPhone, Target, TranscriptEntry } from '@locutor/core/call';
 import type { GroupId } from '@locutor/core/directory';
 import { showPhoneNumber } from '@locutor/core/directory';
-import { sheetOfSlot, type Names } from '@locutor/core/line';
+import type { Names } from '@locutor/core/line';
 import type { Source } from '@locutor/core/speech';
 import { showLength } from '../parts/time';
+import { slotLink } from '../path/slotLink';
 
 /** What the caller does, told to them on the handset, or about them in the call log. */
 const callerWords = {
@@ -169,14 +170,8 @@ export function linkOf(source: Source): string {
       return `/script/${source.sheetId}`;
     case 'option':
       return `/script/${source.sheetId}?key=${encodeURIComponent(source.key)}`;
-    case 'step': {
-      const sheetId = sheetOfSlot(source.slot);
-      const key = source.slot.type === 'key' ? `?key=${encodeURIComponent(source.slot.key)}` : '';
-      if (source.slot.type === 'named') return `/script/${source.slot.pathId}`;
-      if (source.slot.type === 'group') return '/directory/groups';
-      if (source.slot.type === 'queue') return '/directory/queues';
-      return sheetId ? `/script/${sheetId}${key}` : '/hours';
-    }
+    case 'step':
+      return slotLink(source.slot);
     case 'queue':
       return '/directory/queues';
     case 'box':

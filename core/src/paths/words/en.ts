@@ -11,6 +11,8 @@ export function describeTurn(turn: Turn | null, attendant: Attendant): string {
   if (!turn) return 'The line answers';
   if (turn.type === 'silence') return 'no key';
   if (turn.type === 'wrongKey') return 'wrong keys';
+  if (turn.type === 'exitKey') return `${turn.key} while waiting`;
+  if (turn.type === 'queueFull') return 'queue full';
   const sheet = findSheet(attendant, turn.sheetId);
   const option = sheet?.type === 'menu' ? sheet.options.find(({ key }) => key === turn.key) : undefined;
   return `${turn.key} ${option?.label ?? ''}`.trim();
@@ -19,15 +21,19 @@ export function describeTurn(turn: Turn | null, attendant: Attendant): string {
 /** All choices that lead to the beginning of a way: "2, then 1". */
 export function describeTurns(way: Way, ways: readonly Way[]): string {
   const parent = way.parent === null ? undefined : ways[way.parent];
-  const own = way.turn ? (way.turn.type === 'key' ? `key ${way.turn.key}` : describeTurn(way.turn, noSheets)) : '';
+  const own = way.turn ? `${'key' in way.turn ? 'key ' : ''}${describeTurn(way.turn, noSheets)}` : '';
   const before = parent ? describeTurns(parent, ways) : '';
   return before && own ? `${before}, then ${own}` : own || before;
 }
 
 /** The caller's choices by their keys: "2, then 1"; "nothing" where none is made. */
 export function describeChoices(turns: readonly Turn[]): string {
-  const said = turns.map((turn) => (turn.type === 'key' ? turn.key : describeTurn(turn, noSheets)));
-  return said.length === 0 ? 'nothing' : said.join(', then ');
+  if (turns.length === 0) return 'nothing';
+  return turns.reduce((said, turn) => {
+    const choice = describeTurn(turn, noSheets);
+    if (turn.type === 'queueFull') return `${said} (${choice})`.trim();
+    return said === '' ? choice : `${said}, then ${choice}`;
+  }, '');
 }
 
 /** A kind of moment by the name of what answers then. */

@@ -1,16 +1,22 @@
-import { findNamedPath, findSheet, type Attendant, type LineId, type Path, type Slot } from '../../line';
-import { remember, rememberBy } from '../remember';
-import { atSlot, type Found, type ProofSubject, type Rule } from '../rule';
+import { specialDateId, type Answer } from '../../hours';
+import type { AnsweringRule, Attendant, LineId, Slot } from '../../line';
+import { slotKey } from '../../line';
+import { explorer, type Explored, type Reach } from '../../paths';
+import { answeredReaches, callsOf, choiceIn, type Calls } from '../calls';
+import { rememberBy } from '../remember';
+import { atSlot, type Found, type ProofLine, type Rule } from '../rule';
+import { trialScript } from '../trialScript';
 
 /** Lines that hand callers to each other without a key, without ringing anybody, and back again. */
 export const lineCircle: Rule<'lineCircle'> = {
   name: 'lineCircle',
   grade: 'fault',
   consequence: 'lost',
-  find: ({ attendant, line, lines }) => {
-    const next = nextLines(lines);
-    return handOvers(attendant).flatMap(({ slot, lineId }): Found[] =>
-      comesBack(lineId, line.id, next) ? [{ at: atSlot(slot), facts: { to: lineId } }] : [],
+  find: (subject) => {
+    const { line, lines } = subject;
+    const calls = callsOf(subject);
+    return handOvers(calls).flatMap(({ slot, lineId }): Found[] =>
+      comesBack(lineId, line.id, nextLines(calls, lines)) ? [{ at: atSlot(slot), facts: { to: lineId } }] : [],
     );
   },
 };
@@ -22,35 +28,53 @@ interface HandedOver {
 }
 
 /** Where callers who press nothing are handed to another line before anybody was rung. */
-const handOvers = rememberBy((attendant: Attendant): readonly HandedOver[] => {
-  const found = new Map<string, HandedOver>();
-  const met = new Set<string>();
-  const follow = (slot: Slot, path: Path): void => {
-    for (const step of path) {
-      if (step.type === 'say' || step.type === 'record') continue;
-      if (step.type === 'toLine') found.set(`${JSON.stringify(slot)} ${step.lineId}`, { slot, lineId: step.lineId });
-      if (step.type === 'followPath' && !met.has(step.pathId)) {
-        met.add(step.pathId);
-        follow({ type: 'named', pathId: step.pathId }, findNamedPath(attendant, step.pathId)?.steps ?? []);
-      }
-      const sheet = step.type === 'goTo' && !met.has(step.sheetId) ? findSheet(attendant, step.sheetId) : undefined;
-      if (sheet) {
-        met.add(sheet.id);
-        const isMenu = sheet.type === 'menu';
-        follow({ type: isMenu ? 'silence' : 'after', sheetId: sheet.id }, isMenu ? sheet.silencePath : sheet.afterPath);
-      }
-      return;
-    }
-  };
-  for (const { path, ...rule } of attendant.answering.rules) follow(rule as Slot, path);
-  follow({ type: 'otherwise' }, attendant.answering.otherwise);
-  return [...found.values()];
-});
+const handOvers = rememberBy((calls: Calls): readonly HandedOver[] => inReaches(answeredReaches(calls)));
 
-const nextLines = remember(
-  (lines: ProofSubject['lines']): ReadonlyMap<LineId, readonly LineId[]> =>
-    new Map(lines.map(({ id, onAir }) => [id, onAir ? handOvers(onAir).map(({ lineId }) => lineId) : []])),
+function inReaches(reaches: readonly Reach[]): readonly HandedOver[] {
+  const found = reaches.flatMap((reach) => silently(reach).flatMap(handedOverBy));
+  return [...new Map(found.map((each) => [`${slotKey(each.slot)} ${each.lineId}`, each])).values()];
+}
+
+/** What comes one after the other of dialling and pressing nothing, until somebody is rung. */
+function silently({ begins, menus }: Reach): readonly Explored[] {
+  const met = new Set<Explored>();
+  let at = begins.find(({ turn }) => turn === null);
+  while (at && !met.has(at) && !at.leg.rings) {
+    met.add(at);
+    const menu = menus.get(at.to ?? '');
+    at = menu && choiceIn(menu, 'silence');
+  }
+  return [...met];
+}
+
+function handedOverBy({ leg }: Explored): readonly HandedOver[] {
+  const step = leg.steps.at(-1);
+  return leg.end.type === 'line' && step ? [{ slot: step.slot, lineId: leg.end.lineId }] : [];
+}
+
+/** To which lines the others hand callers, whatever answers there. */
+const nextLines = rememberBy(
+  (calls: Calls, lines: readonly ProofLine[]): ReadonlyMap<LineId, readonly LineId[]> =>
+    new Map(lines.map((line) => [line.id, line.onAir ? nextOf(calls, line, line.onAir) : []])),
 );
+
+function nextOf({ parts, openMs }: Calls, { id }: ProofLine, onAir: Attendant): readonly LineId[] {
+  const { explore } = explorer(trialScript({ ...parts, line: { ...parts.line, id } }, onAir));
+  const answers: readonly Answer[] = [...onAir.answering.rules.map(answerOf), { type: 'otherwise' }];
+  return inReaches(answers.map((answer) => explore(answer, openMs))).map(({ lineId }) => lineId);
+}
+
+/** An answer by which a rule answers; which special date it is makes no difference to its path. */
+function answerOf(rule: AnsweringRule): Answer {
+  switch (rule.type) {
+    case 'period':
+      return { type: 'switch', to: { type: 'open', periodId: rule.periodId }, untilMs: Infinity };
+    case 'callers':
+      return { type: 'callers', callerListId: rule.callerListId };
+    case 'special':
+      return { type: 'special', specialId: rule.specialId ?? specialDateId.create('any'), ruleOf: rule.specialId };
+  }
+}
 
 function comesBack(from: LineId, to: LineId, next: ReadonlyMap<LineId, readonly LineId[]>): boolean {
   const met = new Set<LineId>();

@@ -1,58 +1,31 @@
-import {
-  pathGraph,
-  reachedIn,
-  slotKey,
-  slotOfRule,
-  stepsThatRun,
-  type PathGraph,
-  type Slot,
-  type Step,
-} from '../../line';
-import { answeringMoments } from '../moments';
+import { slotKey } from '../../line';
+import type { Reach } from '../../paths';
+import { callsOf, choicesIn, type AnsweredCalls, type Calls } from '../calls';
 import { rememberBy } from '../remember';
-import { atSlot, type ProofSubject, type Rule } from '../rule';
+import { atSlot, type Found, type Rule } from '../rule';
 
 /** Hours at which the business is open, and no way through leads to anybody. */
 export const noWayToPerson: Rule<'noWayToPerson'> = {
   name: 'noWayToPerson',
   grade: 'caution',
   consequence: 'lost',
-  find: (subject) =>
-    openSlots(subject)
-      .filter((slot) => !leadsToPerson(pathGraph(subject.attendant))(slotKey(slot), slot))
-      .map((slot) => ({ at: atSlot(slot) })),
+  find: (subject) => withoutPerson(callsOf(subject)),
 };
 
-/** What answers while it is open; where the hours never say open, whatever answers. */
-function openSlots(subject: ProofSubject): readonly Slot[] {
-  const moments = answeringMoments(subject);
-  const open = moments.filter(({ open: at }) => at.length > 0).map(({ slot }) => slot);
-  if (open.length > 0) return open;
-  return [...subject.attendant.answering.rules.map(slotOfRule), { type: 'otherwise' }];
-}
-
-const leadsToPerson = rememberBy((graph: PathGraph) => {
-  const known = new Map<string, boolean>();
-  return (key: string, slot: Slot): boolean => {
-    const leads = known.get(key) ?? reachedIn(graph, [slot]).some(({ path }) => stepsThatRun(path).some(reachesPerson));
-    known.set(key, leads);
-    return leads;
-  };
+/** What answers while it is open and leads to nobody; where the hours never say open, whatever answers. */
+const withoutPerson = rememberBy(({ answered }: Calls): readonly Found[] => {
+  const open = answered.filter((each) => each.open.length > 0);
+  const bySlot = new Map<string, AnsweredCalls[]>();
+  for (const each of open.length > 0 ? open : answered) {
+    const key = slotKey(each.slot);
+    bySlot.set(key, [...(bySlot.get(key) ?? []), each]);
+  }
+  return [...bySlot.values()].flatMap((calls) => {
+    const [first] = calls;
+    return first && !calls.some(({ reach }) => leadsToPerson(reach)) ? [{ at: atSlot(first.slot) }] : [];
+  });
 });
 
-function reachesPerson({ type }: Step): boolean {
-  switch (type) {
-    case 'ring':
-    case 'ringOperator':
-    case 'ringGroup':
-    case 'ringOutside':
-    case 'waitInQueue':
-    case 'handOver':
-    case 'toLine':
-    case 'searchByName':
-    case 'askExtension':
-      return true;
-    default:
-      return false;
-  }
+function leadsToPerson(reach: Reach): boolean {
+  return choicesIn(reach).some(({ leg }) => leg.personMs !== null || leg.end.type === 'line');
 }

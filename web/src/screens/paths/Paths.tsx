@@ -165,7 +165,7 @@ export default function Paths() {
 
 function Seconds({ ms }: { readonly ms: number | null }) {
   return (
-    <Table.Cell textAlign="end" fontFamily="mono">
+    <Table.Cell textAlign="end" fontFamily="mono" whiteSpace="nowrap">
       {ms === null ? '–' : `${Math.round(ms / 1000)} s`}
     </Table.Cell>
   );

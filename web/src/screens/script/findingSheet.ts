@@ -1,5 +1,6 @@
 import { sheetOfSlot, slotKey, type SheetId, type Slot } from '@locutor/core/line';
-import type { Finding, FindingPlace } from '@locutor/core/proof';
+import type { Finding } from '@locutor/core/proof';
+import { slotLink } from '../../path/slotLink';
 
 /** The sheet on which something was found; undefined for what is on none. */
 export function findingSheet({ at }: Finding): SheetId | undefined {
@@ -18,30 +19,13 @@ export function findingLink({ at }: Pick<Finding, 'at'>): string {
     case 'sheet':
       return `/script/${at.sheetId}`;
     case 'path':
-      return pathLink(at);
+      return slotLink(at.slot);
     case 'line':
       return '/lines';
     case 'hours':
       return '/hours';
     case 'row':
       return rowLink(at.id);
-  }
-}
-
-function pathLink({ slot }: Extract<FindingPlace, { type: 'path' }>): string {
-  switch (slot.type) {
-    case 'named':
-      return `/script/${slot.pathId}`;
-    case 'key':
-      return `/script/${slot.sheetId}?key=${encodeURIComponent(slot.key)}`;
-    case 'group':
-      return `/directory/groups/${slot.groupId}`;
-    case 'queue':
-      return `/directory/queues/${slot.queueId}`;
-    default: {
-      const sheetId = sheetOfSlot(slot);
-      return sheetId ? `/script/${sheetId}` : '/hours';
-    }
   }
 }
 

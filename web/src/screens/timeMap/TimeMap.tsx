@@ -8,6 +8,7 @@ import { useGreetings } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { callMoments, momentMs } from '../../handset/callMoments';
 import { nothingKept, useCallScript } from '../../handset/useCallScript';
+import { slotLink } from '../../path/slotLink';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellProblem } from '../../parts/notices';
 import { showLength } from '../../parts/time';
@@ -195,7 +196,7 @@ function MapView({ frame, layout, onZoom, onFit }: ViewProps) {
   const navigate = useNavigate();
   const [marked, setMarked] = useState(0);
   const row = layout.rows[Math.min(marked, layout.rows.length - 1)];
-  const open = useCallback((each: Row): void => void navigate(linkOfWay(each.way)), [navigate]);
+  const open = useCallback((each: Row): void => void navigate(slotLink(each.way.slot)), [navigate]);
   const mark = (next: number): void => {
     const index = Math.max(0, Math.min(next, layout.rows.length - 1));
     setMarked(index);
@@ -331,11 +332,4 @@ function SaveAs({ onSvg, onPng, onPrint }: SaveProps) {
       </Portal>
     </Menu.Root>
   );
-}
-
-/** Where a way is written. */
-function linkOfWay({ slot }: Way): string {
-  if (slot.type === 'named') return `/script/${slot.pathId}`;
-  if (!('sheetId' in slot)) return '/hours';
-  return `/script/${slot.sheetId}${slot.type === 'key' ? `?key=${encodeURIComponent(slot.key)}` : ''}`;
 }
