@@ -84,4 +84,10 @@ test('the first run says what it cannot use, and keeps what was typed', async ({
   await expect(page.getByRole('alert')).toContainText('“call me” is not a telephone number');
   await expect(page.getByRole('alert')).toContainText('“Mars/Base” is not a time zone');
   await expect(page.getByLabel('Name of person 1')).toHaveValue('Noor Haldane');
+  await page.getByLabel('Time zone').fill('new york');
+  await expect(page.getByRole('alert')).toBeHidden();
+  await page.getByLabel('Telephone number').fill('207 555 0140');
+  await expect(page.getByLabel('Time zone')).toHaveValue('America/New_York');
+  await page.getByRole('button', { name: 'Write my attendant' }).click();
+  await expect(page.getByText('+1 207 555 0140')).toBeVisible();
 });

@@ -171,6 +171,23 @@ describe('what the proof says of calls is what the call machine does', () => {
     expect(placesOf('circle', proof(soundSubject(alone)))).toEqual([{ type: 'sheet', sheetId: snow.id }]);
   });
 
+  it('expects no person behind 0 in a menu that is heard only while it is closed', () => {
+    const keysOf = (sheetId: typeof closedId): Attendant =>
+      (['4', '5'] as const).reduce(
+        (all, key) =>
+          applyEdit(all, {
+            type: 'addKey',
+            sheetId,
+            option: { key, label: `loft ${key}`, readOut: true, path: leaveMessage },
+          }),
+        applyEdit(soundAttendant, { type: 'removeKey', sheetId: welcomeId, key: '0' }),
+      );
+    const menus = (attendant: Attendant) => placesOf('zeroUnused', proof(soundSubject(attendant)));
+    expect(menus(keysOf(closedId))).toEqual([{ type: 'sheet', sheetId: welcomeId }]);
+    const toClosed = applyEdit(keysOf(closedId), onKey1({ type: 'goTo', sheetId: closedId }));
+    expect(menus(toClosed)).toContainEqual({ type: 'sheet', sheetId: closedId });
+  });
+
   it('counts the menus on the way to each, the shortest way', () => {
     const { answered } = callsOf(soundSubject(withInner(inner({ options: [] }))));
     const levels = new Map(

@@ -56,6 +56,8 @@ describe('the proof', () => {
       const after = proof({ ...subject, attendant: applyEdit(subject.attendant, fix) });
       expect(after.map((finding) => finding.key)).not.toContain(key);
       expect(faultsIn(after).length).toBeLessThanOrEqual(faultsIn(proof(subject)).length);
+      const before = new Set(proof(subject).map((finding) => finding.rule));
+      expect(after.filter(({ grade, rule }) => grade !== 'tip' && !before.has(rule))).toEqual([]);
     }
   });
 

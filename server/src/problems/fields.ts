@@ -110,6 +110,8 @@ export function phoneNumberOf(text: string, country: Country | undefined): E164 
 }
 
 function notANumber(text: string, country?: Country): string {
+  if (text.trim() === '')
+    return `The telephone number is missing. Type it with its country, such as ${exampleNumber(country)}.`;
   return `“${text}” is not a telephone number. Type it with its country, such as ${exampleNumber(country)}.`;
 }
 

@@ -1,19 +1,45 @@
-import { languageOf, pathEnds, ringDefaults, type Edit, type Menu, type Path, type Slot, type Step } from '../../line';
+import {
+  languageOf,
+  pathEnds,
+  ringDefaults,
+  type Edit,
+  type Menu,
+  type Path,
+  type SheetId,
+  type Slot,
+  type Step,
+} from '../../line';
+import type { Reach } from '../../paths';
+import { callsOf, type Calls } from '../calls';
 import { endedPath } from '../mend';
+import { rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
 
-/** A menu in which 0, the key that callers try for a person, does nothing. */
+/** A menu in which 0, the key that callers try for a person, does nothing; while it is closed no person is there. */
 export const zeroUnused: Rule<'zeroUnused'> = {
   name: 'zeroUnused',
   grade: 'tip',
   consequence: 'wrongPlace',
-  find: (subject) =>
-    subject.attendant.sheets.flatMap((sheet): Found[] =>
-      sheet.type === 'menu' && sheet.options.length > 1 && !sheet.options.some(({ key }) => key === '0')
-        ? [{ at: { type: 'sheet', sheetId: sheet.id }, ...fixFor(sheet, subject) }]
-        : [],
-    ),
+  find: (subject) => {
+    const quiet = heardWhileClosed(callsOf(subject));
+    return subject.attendant.sheets.flatMap((sheet): Found[] => {
+      if (sheet.type !== 'menu' || sheet.options.length < 2 || quiet.has(sheet.id)) return [];
+      if (sheet.options.some(({ key }) => key === '0')) return [];
+      return [{ at: { type: 'sheet', sheetId: sheet.id }, ...fixFor(sheet, subject) }];
+    });
+  },
 };
+
+/** The menus that callers come to while it is closed, and at no other time. */
+const heardWhileClosed = rememberBy(({ answered, listed, others }: Calls): ReadonlySet<SheetId> => {
+  const menusOf = ({ menus }: Reach): readonly SheetId[] => [...menus.values()].map(({ sheetId }) => sheetId);
+  const atAnyTime = new Set([...listed, ...others].flatMap(menusOf));
+  const closed = new Set<SheetId>();
+  for (const { moments, closed: closedAt, reach } of answered) {
+    for (const id of menusOf(reach)) (closedAt.length === moments.length ? closed : atAnyTime).add(id);
+  }
+  return new Set([...closed].filter((id) => !atAnyTime.has(id)));
+});
 
 /** 0 rings the operator; where nobody is named, it does what pressing nothing does, where that rings somebody. */
 function fixFor(menu: Menu, subject: ProofSubject): { readonly fix?: Edit } {

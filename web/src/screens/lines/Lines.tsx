@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Input, Menu, Portal, Text } from '@chakra-ui/react';
-import { longestName, showPhoneNumber } from '@locutor/core/directory';
+import { countryOf, exampleNumber, longestName, showPhoneNumber } from '@locutor/core/directory';
 import { longestAddress } from '@locutor/core/line';
 import { ArrowLeftRight, Plus } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
@@ -180,7 +180,7 @@ function AddLine({ lines }: { readonly lines: readonly KeptLine[] }) {
             w="200px"
             bg="sheet"
             aria-label="Name of a new line"
-            placeholder="Storage shed"
+            placeholder="Second office"
             maxLength={longestName}
             value={name}
             onChange={(event) => setName(event.currentTarget.value)}
@@ -191,7 +191,7 @@ function AddLine({ lines }: { readonly lines: readonly KeptLine[] }) {
             bg="sheet"
             fontFamily="mono"
             aria-label="Number of a new line"
-            placeholder={showPhoneNumber('+12075550155')}
+            placeholder={exampleNumber(countryOf(line))}
             maxLength={24}
             value={number}
             onChange={(event) => setNumber(event.currentTarget.value)}

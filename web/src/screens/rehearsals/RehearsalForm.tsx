@@ -50,7 +50,7 @@ const expectChoices = [
 const newAct: Readonly<Record<SceneAct['type'], SceneAct>> = {
   press: { type: 'press', keys: '1' },
   wait: { type: 'wait' },
-  say: { type: 'say', words: 'moorings' },
+  say: { type: 'say', words: 'sales' },
   hangUp: { type: 'hangUp', afterSeconds: 5 },
 };
 
@@ -90,7 +90,7 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
           bg="paper"
           fontWeight="600"
           aria-label="Name of the rehearsal"
-          placeholder="What it shows, such as: A slip holder at night reaches moorings"
+          placeholder="What it shows, such as: A supplier at night reaches the warehouse"
           maxLength={rehearsalLimits.name}
           value={name}
           onChange={(event) => setName(event.currentTarget.value)}

@@ -92,7 +92,7 @@ export const KeyRow = memo(function KeyRow(props: Props) {
           <InlineWords
             id={keyFieldId(sheetId, key)}
             label={`What key ${key} is for`}
-            placeholder="moorings"
+            placeholder="sales"
             value={label}
             most={longestLabel}
             fontSize="17px"

@@ -1,6 +1,6 @@
 import { countryOf, exampleNumber } from '@locutor/core/directory';
 import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
-import { describeTimeProblem, readTime, weekdayName, weekdays, type Weekday } from '@locutor/core/hours';
+import { describeTimeProblem, readTime, weekdayName, weekdays, zoneNamed, type Weekday } from '@locutor/core/hours';
 import { starterIds, starters, type StarterId } from '@locutor/core/line';
 import { Plus, X } from 'lucide-react';
 import { useState, type FormEvent, type ReactNode } from 'react';
@@ -49,7 +49,7 @@ export default function Start() {
       const body = {
         name,
         number,
-        timeZone,
+        timeZone: zoneNamed(timeZone, zones) ?? timeZone,
         emergencyAddress: address,
         openDays,
         opensMin: opensAt.value,
@@ -83,7 +83,7 @@ export default function Start() {
       <Text mt="1" color="quiet">
         Finish these sentences. They become a first attendant that you can call at once, and change in every word.
       </Text>
-      <form onSubmit={(event) => void start(event)}>
+      <form onSubmit={(event) => void start(event)} onChange={() => setProblem(null)}>
         <Sentence>
           We are{' '}
           <Blank
@@ -119,8 +119,15 @@ export default function Start() {
         </Sentence>
         <Sentence>
           We are in the time zone{' '}
-          <Blank label="Time zone" value={timeZone} onChange={setTimeZone} width="210px" options={zones} />. Emergency
-          services find us at{' '}
+          <Blank
+            label="Time zone"
+            value={timeZone}
+            onChange={setTimeZone}
+            onLeave={() => setTimeZone(zoneNamed(timeZone, zones) ?? timeZone)}
+            width="210px"
+            options={zones}
+          />
+          . Emergency services find us at{' '}
           <Blank
             label="Emergency address"
             value={address}
@@ -223,10 +230,11 @@ interface BlankProps {
   readonly mono?: boolean;
   readonly options?: readonly string[];
   readonly onChange: (value: string) => void;
+  readonly onLeave?: () => void;
 }
 
 /** A gap in a sentence, to be filled in. */
-function Blank({ label, value, width, placeholder, mono = false, options, onChange }: BlankProps) {
+function Blank({ label, value, width, placeholder, mono = false, options, onChange, onLeave }: BlankProps) {
   const listId = options && `choices-${label.replaceAll(' ', '-')}`;
   return (
     <>
@@ -244,6 +252,7 @@ function Blank({ label, value, width, placeholder, mono = false, options, onChan
         fontFamily={mono ? 'mono' : undefined}
         bg="sheet"
         onChange={(event) => onChange(event.currentTarget.value)}
+        onBlur={onLeave}
       />
       {options && (
         <datalist id={listId}>
