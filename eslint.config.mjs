@@ -118,6 +118,13 @@ export default tseslint.config(
     },
   },
   {
+    // What nobody waits for and nobody catches ends the server: it is handed to `unawaited`.
+    files: ['server/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', 'server/src/testing/**'],
+    languageOptions: { parserOptions: { project: './server/tsconfig.json', tsconfigRootDir: import.meta.dirname } },
+    rules: { '@typescript-eslint/no-floating-promises': ['error', { ignoreVoid: false }] },
+  },
+  {
     files: ['server/src/**/*.ts'],
     ignores: ['**/*.spec.ts', 'server/src/testing/**', 'server/src/clock/**', 'server/src/stopping.ts'],
     rules: { 'no-restricted-globals': ['error', ...timers.map((name) => ({ name, message: askTheClock }))] },

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { join } from 'node:path';
-import type { LogLevel } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
@@ -10,11 +9,9 @@ import { AppModule } from './app.module';
 import { host, type Config } from './config';
 import { LiveGateway } from './live/liveGateway';
 import { LiveLine } from './live/liveLine.service';
+import { nestLog } from './log/nestLog';
 import { describeApi } from './openapi';
 import { stopperOf } from './stopping';
-
-/** What the application says of itself. */
-export const logged: LogLevel[] = ['warn', 'error', 'fatal'];
 
 /** A server that listens. */
 export interface RunningServer {
@@ -26,7 +23,7 @@ export interface RunningServer {
 
 /** Starts a server and tells where it listens. */
 export async function startServer(config: Config): Promise<RunningServer> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: logged });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: nestLog });
   const stop = dress(app, config);
   await app.listen(config.port, host);
   const { port } = app.getHttpServer().address() as { port: number };

@@ -1,6 +1,9 @@
 import 'reflect-metadata';
 import { startServer } from './app';
 import { configFrom } from './config';
+import { catchEscapes, unawaited } from './log/enclosed';
+
+catchEscapes();
 
 startServer(configFrom(process.env)).then(
   ({ stop, url }) => {
@@ -20,7 +23,11 @@ startServer(configFrom(process.env)).then(
 function stopWhenAsked(stop: () => Promise<void>): void {
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.once(signal, () => {
-      void stop().then(() => process.exit(0));
+      unawaited(
+        'stopping',
+        stop().then(() => process.exit(0)),
+        () => process.exit(1),
+      );
     });
   }
 }

@@ -16,7 +16,7 @@ export function stopperOf(app: NestExpressApplication): () => Promise<void> {
   app.use((_request: Request, response: Response, next: NextFunction) => {
     const answered = new Promise<void>((resolve) => response.once('close', resolve));
     underWay.add(answered);
-    void answered.then(() => underWay.delete(answered));
+    response.once('close', () => underWay.delete(answered));
     next();
   });
   return async () => {

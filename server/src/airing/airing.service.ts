@@ -19,6 +19,7 @@ import { storedAttendant } from '../drafts/storedAttendant';
 import { LineEntity } from '../lines/line.entity';
 import { LinesService } from '../lines/lines.service';
 import { LiveLine } from '../live/liveLine.service';
+import { log } from '../log/log';
 import type { Stages } from '../problems/answerInStages';
 import { conflict, stale } from '../problems/problem';
 import { RehearsalsService } from '../rehearsals/rehearsals.service';
@@ -197,7 +198,7 @@ export class AiringService {
           sentences.map(({ text }) => text),
         )
         .catch((error: unknown) => {
-          console.error(`${sheet.name} could not be spoken ahead:`, error);
+          log.error({ err: error, lineId: script.lineId, sheetId: sheet.id }, 'A sheet could not be spoken ahead');
         });
     }
   }

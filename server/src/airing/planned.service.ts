@@ -5,6 +5,7 @@ import { quietestHours, type QuietHours } from '@locutor/core/traffic';
 import { IsNull, LessThanOrEqual, Repository } from 'typeorm';
 import { CallsService } from '../callLog/calls.service';
 import { Clock, type Stop } from '../clock/clock';
+import { log } from '../log/log';
 import { DraftsService } from '../drafts/drafts.service';
 import { HoursService } from '../hours/hours.service';
 import { LinesService } from '../lines/lines.service';
@@ -43,7 +44,7 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
   ) {}
 
   onApplicationBootstrap(): void {
-    this.stopLooking = this.clock.every(lookEveryMs, () => void this.airDue());
+    this.stopLooking = this.clock.every(lookEveryMs, () => this.airDue());
   }
 
   onModuleDestroy(): void {
@@ -98,14 +99,14 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
         await this.airing.putPlannedOnAir(planned).catch((error: unknown) => this.refuse(planned, error));
       }
     } catch (error) {
-      console.error('What is planned could not be looked at:', error);
+      log.error({ err: error }, 'What is planned could not be looked at');
     } finally {
       this.isAiring = false;
     }
   }
 
   private async refuse({ lineId, revision }: PlannedAiringEntity, error: unknown): Promise<void> {
-    if (!(error instanceof Problem)) console.error('What was planned did not go on air:', error);
+    if (!(error instanceof Problem)) log.error({ err: error, lineId }, 'What was planned did not go on air');
     const problem = error instanceof Problem ? error.details.detail : 'Something went wrong on the server.';
     await this.rows.update({ lineId, revision }, { problem });
   }

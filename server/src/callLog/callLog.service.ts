@@ -5,6 +5,7 @@ import { outcomeOf, type TranscriptEntry } from '@locutor/core/call';
 import type { CallId } from '@locutor/core/exchange';
 import { IsNull, Repository } from 'typeorm';
 import { Clock, type Stop } from '../clock/clock';
+import { log } from '../log/log';
 import { CallEntity } from './call.entity';
 
 const writeEveryMs = 150;
@@ -25,7 +26,7 @@ export class CallLog {
   /** Keeps a call as it is now, within a moment. */
   put(call: CallEntity): void {
     this.changed.set(call.id, call);
-    this.stopWaiting ??= this.clock.after(writeEveryMs, () => void this.write());
+    this.stopWaiting ??= this.clock.after(writeEveryMs, () => this.write());
   }
 
   /** Writes what is still to be written. */
@@ -37,7 +38,7 @@ export class CallLog {
     if (rows.length > 0) {
       this.writing = this.writing
         .then(() => this.writeRows(rows))
-        .catch((error: unknown) => console.error('Calls could not be written to the log:', error));
+        .catch((error: unknown) => log.error({ err: error }, 'Calls could not be written to the log'));
     }
     return this.writing;
   }

@@ -20,7 +20,7 @@ export class RetentionService implements OnApplicationBootstrap, OnModuleDestroy
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
-    this.stopLooking = this.clock.every(lookEveryMs, () => void this.sweep());
+    this.stopLooking = this.clock.every(lookEveryMs, () => this.sweep());
     await this.sweep();
   }
 

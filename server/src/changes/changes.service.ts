@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Clock, type Stop } from '../clock/clock';
+import { enclosed } from '../log/enclosed';
 
 /** Answers of the API that are others by now. */
 export interface Change {
@@ -38,6 +39,6 @@ export class Changes {
     this.stopWaiting = null;
     const changes = [...this.waiting].map(([path, revision]): Change => ({ path, revision }));
     this.waiting.clear();
-    for (const listener of this.listeners) listener(changes);
+    for (const listener of this.listeners) enclosed('a window that is told of changes', listener)(changes);
   }
 }

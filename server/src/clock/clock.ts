@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { enclosed } from '../log/enclosed';
 
 /** Stops what was to happen later; once it has happened, or was stopped, this does nothing. */
 export type Stop = () => void;
@@ -14,11 +15,14 @@ export abstract class Clock {
   /** Time that never jumps, in ms since some moment: for what lasts, not for what is when. */
   abstract elapsedMs(): number;
 
-  /** Lets something happen once, so many ms from now. It keeps no process alive. */
-  abstract after(ms: number, work: () => void): Stop;
+  /**
+   * Lets something happen once, so many ms from now. It keeps no process alive, and whatever goes wrong in it, later too, is
+   * logged and ends nothing else.
+   */
+  abstract after(ms: number, work: () => unknown): Stop;
 
-  /** Lets something happen again and again, the first time so many ms from now. It keeps no process alive. */
-  abstract every(ms: number, work: () => void): Stop;
+  /** The same again and again, the first time so many ms from now. */
+  abstract every(ms: number, work: () => unknown): Stop;
 }
 
 /** The machine's own clock. */
@@ -32,13 +36,13 @@ export class MachineClock extends Clock {
     return performance.now();
   }
 
-  after(ms: number, work: () => void): Stop {
-    const timer = setTimeout(work, ms).unref();
+  after(ms: number, work: () => unknown): Stop {
+    const timer = setTimeout(enclosed('a timer', work), ms).unref();
     return () => clearTimeout(timer);
   }
 
-  every(ms: number, work: () => void): Stop {
-    const timer = setInterval(work, ms).unref();
+  every(ms: number, work: () => unknown): Stop {
+    const timer = setInterval(enclosed('a timer', work), ms).unref();
     return () => clearInterval(timer);
   }
 }

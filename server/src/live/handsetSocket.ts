@@ -2,6 +2,7 @@ import type { WebSocket } from 'ws';
 import { anonymousCaller, readPhoneNumber } from '@locutor/core/directory';
 import type { HandsetSays } from '@locutor/core/exchange';
 import type { Clock } from '../clock/clock';
+import { unawaited } from '../log/enclosed';
 import type { LiveCallRun } from './liveCall';
 import type { LiveLine } from './liveLine.service';
 import type { LiveScripts } from './liveScripts.service';
@@ -39,7 +40,7 @@ export class HandsetSocket {
   private hear(said: HandsetSays | undefined): void {
     switch (said?.type) {
       case 'dial':
-        return void this.dial(said.number, said.callerNumber);
+        return unawaited('a dialled call', this.dial(said.number, said.callerNumber));
       case 'resume': {
         this.run = this.line.resume(said.callId, said.token, this.ear) ?? null;
         if (!this.run) this.socket.send({ type: 'refused', says: 'That call is over.' });

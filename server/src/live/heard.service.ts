@@ -2,6 +2,7 @@ import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { itemMs, type PlayItem } from '@locutor/core/call';
 import type { HeardItem } from '@locutor/core/exchange';
 import { estimateMs, type Sentence } from '@locutor/core/speech';
+import { log } from '../log/log';
 import { SpeechService, type SpokenSentence } from '../speech/speech.service';
 
 const mostRemembered = 20_000;
@@ -46,7 +47,7 @@ export class HeardService implements OnModuleDestroy {
       if (this.known.size >= mostRemembered) this.known.clear();
       if (spoken) this.known.set(key, spoken);
     } catch (error) {
-      if (!this.isClosing) console.error(`“${sentence.text}” could not be spoken:`, error);
+      if (!this.isClosing) log.error({ err: error, voice: sentence.voice }, 'A sentence could not be spoken');
     }
   }
 

@@ -16,6 +16,7 @@ import { unreachable } from '@locutor/core/result';
 import { heardMs, type CallId, type HandsetHears, type HeardItem } from '@locutor/core/exchange';
 import type { CallEntity } from '../callLog/call.entity';
 import type { Clock, Stop } from '../clock/clock';
+import { unawaited } from '../log/enclosed';
 import type { LeftMessage as SpokenMessage } from '../messages/messages.service';
 import type { Take } from './take';
 
@@ -218,9 +219,10 @@ export class LiveCallRun {
     // Until it is spoken a timer stands for it, so that stopping it meanwhile is known.
     const waiting: Stop = () => undefined;
     this.timers.set(name, waiting);
-    void heard.then((spoken) => {
-      if (this.timers.get(name) === waiting) begin(spoken);
+    const spoken = heard.then((items) => {
+      if (this.timers.get(name) === waiting) begin(items);
     });
+    unawaited('what a call hears', spoken);
   }
 
   /** Sentences are heard one after the other, not all when the line begins to say them. */
@@ -252,7 +254,10 @@ export class LiveCallRun {
     this.ringback = [];
     const heard = this.doors.ready(items);
     if (!(heard instanceof Promise)) return send(heard);
-    void heard.then((spoken) => (this.ringback ? send(spoken) : undefined));
+    unawaited(
+      'what a call hears while it rings',
+      heard.then((spoken) => (this.ringback ? send(spoken) : undefined)),
+    );
   }
 
   private stopRingback(): void {

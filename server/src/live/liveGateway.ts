@@ -7,6 +7,7 @@ import { mayPass } from '../access/accessGuard';
 import { Changes } from '../changes/changes.service';
 import { ChangesSocket } from '../changes/changesSocket';
 import { Clock } from '../clock/clock';
+import { enclosed } from '../log/enclosed';
 import { BoardSocket } from './boardSocket';
 import { DeskSocket } from './deskSocket';
 import { HandsetSocket } from './handsetSocket';
@@ -33,7 +34,14 @@ export class LiveGateway implements OnModuleDestroy {
   ) {}
 
   listenOn(server: Server): void {
-    server.on('upgrade', (request, socket, head) => this.upgrade(request, socket, head));
+    server.on('upgrade', (request, socket, head) => {
+      socket.on('error', () => socket.destroy());
+      enclosed(
+        'a request for a socket',
+        () => this.upgrade(request, socket, head),
+        () => socket.destroy(),
+      )();
+    });
   }
 
   onModuleDestroy(): void {
@@ -45,22 +53,31 @@ export class LiveGateway implements OnModuleDestroy {
     const refuse = (status: string): void => {
       socket.end(`HTTP/1.1 ${status}\r\nConnection: close\r\n\r\n`);
     };
-    socket.on('error', () => socket.destroy());
     if (!mayPass(request, true)) return refuse('403 Forbidden');
     if (this.server.clients.size >= mostSockets) return refuse('503 Service Unavailable');
-    const open = this.openerOf(new URL(request.url ?? '/', 'http://line').pathname);
+    const open = this.openerOf(request.url ?? '/');
     if (!open) return refuse('404 Not Found');
     this.server.handleUpgrade(request, socket, head, open);
   }
 
-  private openerOf(path: string): ((socket: WebSocket) => void) | undefined {
+  /** What opens a socket at the target of a request (RFC 9112, section 3.2.1); undefined where there is none. */
+  private openerOf(target: string): ((socket: WebSocket) => void) | undefined {
+    const [path = ''] = target.split('?');
     if (path === '/api/live/handset')
       return (socket) => void new HandsetSocket(socket, this.line, this.scripts, this.clock);
     if (path === '/api/live/changes') return (socket) => void new ChangesSocket(socket, this.changes, this.clock);
     if (path === '/api/live/board') return (socket) => void new BoardSocket(socket, this.line, this.clock);
-    const person = /^\/api\/live\/desk\/([^/]+)$/.exec(path)?.[1];
-    const id = person ? decodeURIComponent(person) : '';
-    if (!personId.pattern.test(id) || !this.line.isPerson(id as PersonId)) return undefined;
-    return (socket) => void new DeskSocket(socket, this.line, id as PersonId, this.clock);
+    const person = decoded(/^\/api\/live\/desk\/([^/]+)$/.exec(path)?.[1]);
+    if (!person || !personId.pattern.test(person) || !this.line.isPerson(person as PersonId)) return undefined;
+    return (socket) => void new DeskSocket(socket, this.line, person as PersonId, this.clock);
+  }
+}
+
+/** A part of a path without its percent signs; undefined where they stand for nothing (RFC 3986, section 2.1). */
+function decoded(part: string | undefined): string | undefined {
+  try {
+    return part && decodeURIComponent(part);
+  } catch {
+    return undefined;
   }
 }

@@ -35,6 +35,8 @@ import { AudioStore } from '../audio/audioStore';
 import { BoxPinsService } from '../boxes/boxPins.service';
 import { CallLog } from '../callLog/callLog.service';
 import { Clock, type Stop } from '../clock/clock';
+import { enclosed, unawaited } from '../log/enclosed';
+import { log } from '../log/log';
 import { MessagesService } from '../messages/messages.service';
 import { PresencesService } from './presences.service';
 import { conflict } from '../problems/problem';
@@ -102,7 +104,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     @Inject(dataFolder) folder: string,
     private readonly scripts: LiveScripts,
     private readonly heard: HeardService,
-    private readonly log: CallLog,
+    private readonly callLog: CallLog,
     private readonly messages: MessagesService,
     private readonly pins: BoxPinsService,
     private readonly audio: AudioStore,
@@ -114,7 +116,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   /** Ends cleanly what a killed server left: calls as cut off, and what was recorded is kept. */
   async onApplicationBootstrap(): Promise<void> {
-    await this.log.endCut();
+    await this.callLog.endCut();
     for (const header of takesLeft(this.takes)) await this.finishLeft(header);
     const staff = new Map([...(await this.presences.all())].map(([id, presence]) => [id, { ...newStaff, presence }]));
     this.exchange = { ...emptyExchange, staff };
@@ -136,7 +138,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.stopReading?.();
     for (const asker of this.askers.values()) asker.over();
     await Promise.all(this.keeping);
-    await this.log.write();
+    await this.callLog.write();
   }
 
   /** The line's clock, in ms since 1970: the real one, or a pretended one. */
@@ -178,7 +180,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
           this.changed();
           this.speakAhead();
         },
-        (error: unknown) => console.error('The directory could not be read:', error),
+        (err: unknown) => log.error({ err }, 'The directory could not be read'),
       );
     });
   }
@@ -261,7 +263,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   setPresence(personId: PersonId, presence: DeskView['presence']): void {
     this.happen({ type: 'presenceSet', personId, presence });
-    void this.presences.keep(personId, presence);
+    unawaited('what somebody says of themselves', this.presences.keep(personId, presence));
   }
 
   /** What an outside phone that is rung does, by somebody who stands in for it. */
@@ -366,7 +368,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     try {
       this.take(event);
     } catch (error) {
-      console.error(`The line could not take ${event.type}:`, error);
+      log.error({ err: error, event: event.type }, 'The line could not take an event');
     }
   }
 
@@ -380,8 +382,10 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     for (const id of changed) {
       const call = exchange.calls.get(id);
       if (!call || call.state.phase === before.calls.get(id)?.state.phase) continue;
-      this.runs.get(id)?.show(call.state);
-      this.askers.get(id)?.phaseIs(call.state.phase.type);
+      enclosed('a call that is shown', () => {
+        this.runs.get(id)?.show(call.state);
+        this.askers.get(id)?.phaseIs(call.state.phase.type);
+      })();
     }
     for (const effect of effects) this.carryOutAlone(effect, atMs);
     for (const id of changed) if (before.calls.has(id) && !exchange.calls.has(id)) this.end(id);
@@ -392,7 +396,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.runs.delete(id);
     const asker = this.askers.get(id);
     this.askers.delete(id);
-    if (asker) void Promise.all(this.keeping).then(asker.over);
+    if (asker) unawaited('the end of a recording by phone', Promise.all(this.keeping).then(asker.over));
   }
 
   private carryOut(effect: ExchangeEffect, atMs: number): void {
@@ -413,10 +417,12 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         this.timers.delete(effect.timerId);
         return;
       case 'askMember':
-        void Promise.resolve(this.heard.ready(effect.items)).then((items) =>
-          this.desks.get(effect.personId)?.forEach((ear) => ear.play(items)),
+        return unawaited(
+          'what a phone that is answered hears',
+          Promise.resolve(this.heard.ready(effect.items)).then((items) =>
+            this.desks.get(effect.personId)?.forEach((ear) => ear.play(items)),
+          ),
         );
-        return;
       case 'takeUnanswered':
         this.askers.get(effect.callId)?.unanswered(effect.why);
         return this.forgetTake(effect.callId);
@@ -434,14 +440,14 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       this.carryOut(effect, atMs);
     } catch (error) {
       const what = effect.type === 'forCall' ? effect.effect.type : effect.type;
-      console.error(`The line could not carry out ${what}:`, error);
+      log.error({ err: error, effect: what }, 'The line could not carry out an effect');
     }
   }
 
   /** Has what is on air spoken before anybody calls, so that the first one does not wait for it. */
   private speakAhead(afterMs = speakAheadAfterMs): void {
     this.stopSpeaking?.();
-    this.stopSpeaking = this.clock.after(afterMs, () => void this.speakNow());
+    this.stopSpeaking = this.clock.after(afterMs, () => this.speakNow());
   }
 
   /** One sentence after the other: what a caller is to hear meanwhile waits for one at most. */
@@ -468,7 +474,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.isTelling = true;
     this.clock.after(tellAfterMs, () => {
       this.isTelling = false;
-      for (const watcher of this.watchers) watcher();
+      for (const watcher of this.watchers) enclosed('a window that is told of the line', watcher)();
     });
   }
 
@@ -488,7 +494,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private readonly doors: CallDoors = {
     happen: (id, event) => this.happenTo(id, event),
     ready: (items) => this.heard.ready(items),
-    log: (row) => this.log.put(row),
+    log: (row) => this.callLog.put(row),
     startTake: ({ row }, of) => {
       const { id, lineId, callerNumber } = row;
       const header = { id: newId(takeId), callId: id, lineId, callerNumber, startedAt: this.now() };
@@ -499,7 +505,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         const sound = take.finish();
         const message = { ...spoken, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
         run.row.messageId = (await this.messages.keep(message, sound)).id;
-        this.log.put({ ...run.row });
+        this.callLog.put({ ...run.row });
         take.discard();
       }),
     keepRecording: (run, take) =>
@@ -507,7 +513,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         const sound = take.finish();
         run.row.recordingId = await this.audio.keep(writeMuLawWav(sound));
         run.row.recordingMs = lengthMs(sound);
-        this.log.put({ ...run.row });
+        this.callLog.put({ ...run.row });
         take.discard();
       }),
     finishTake: ({ id }, take, recordingId) => this.keep(() => this.finishTake(id, take, recordingId)),
@@ -541,23 +547,23 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   /** Work beside the calls that must be done before the server ends. */
   private keep(work: () => Promise<unknown>): void {
     const done = work()
-      .catch((error: unknown) => console.error('Something of a call could not be kept:', error))
+      .catch((error: unknown) => log.error({ err: error }, 'Something of a call could not be kept'))
       .finally(() => this.keeping.delete(done));
     this.keeping.add(done);
   }
 
   private async finishLeft(header: TakeHeader): Promise<void> {
     const sound = readTake(this.takes, header.id);
-    const call = await this.log.get(header.callId);
+    const call = await this.callLog.get(header.callId);
     if (lengthMs(sound) >= shortestTakeMs) {
       if (header.of.type === 'message') {
         const { boxId, tell } = header.of;
         const { callerNumber, startedAt } = header;
         const kept = await this.messages.keep({ boxId, tell, callerNumber, leftAt: startedAt, words: '' }, sound);
-        if (call) this.log.put({ ...call, messageId: kept.id });
+        if (call) this.callLog.put({ ...call, messageId: kept.id });
       } else if (header.of.type === 'call' && call) {
         const recordingId = await this.audio.keep(writeMuLawWav(sound));
-        this.log.put({ ...call, recordingId, recordingMs: lengthMs(sound) });
+        this.callLog.put({ ...call, recordingId, recordingMs: lengthMs(sound) });
       }
     }
     removeTake(this.takes, header.id);

@@ -13,7 +13,8 @@ export class PresencesService {
     return new Map((await this.presences.find()).map(({ personId, presence }) => [personId, presence]));
   }
 
+  /** Of several at once the last one stays. */
   async keep(personId: PersonId, presence: Presence): Promise<void> {
-    await this.presences.save({ personId, presence });
+    await this.presences.upsert({ personId, presence }, ['personId']);
   }
 }

@@ -1,6 +1,7 @@
 import type { RawData, WebSocket } from 'ws';
 import { voiceFrameBytes } from '@locutor/core/exchange';
 import type { Clock, Stop } from '../clock/clock';
+import { enclosed } from '../log/enclosed';
 
 /** How much may come over a socket: a key at a time and voice in frames, with room for bursts. */
 const messagesPerSecond = 15;
@@ -31,13 +32,24 @@ export class Socket {
   ) {
     this.texts = new Bucket(messagesPerSecond, clock);
     this.frames = new Bucket(framesPerSecond, clock);
-    socket.on('message', (data, isBinary) => this.take(bytesOf(data), isBinary, listener));
+    const end = (): void => socket.terminate();
+    socket.on(
+      'message',
+      enclosed(
+        'what came over a socket',
+        (data: RawData, isBinary: boolean) => this.take(bytesOf(data), isBinary, listener),
+        end,
+      ),
+    );
     socket.on('pong', () => (this.isAlive = true));
-    socket.on('error', () => socket.terminate());
-    socket.on('close', () => {
-      this.stopPings();
-      listener.onClose();
-    });
+    socket.on('error', end);
+    socket.on(
+      'close',
+      enclosed('the end of a socket', () => {
+        this.stopPings();
+        listener.onClose();
+      }),
+    );
     this.stopPings = clock.every(pingEveryMs, () => this.askWhetherThere());
   }
 

@@ -8,6 +8,8 @@ import { LessThanOrEqual, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
 import { Clock, type Stop } from '../clock/clock';
 import { dataFolder } from '../live/dataFolder';
+import { unawaited } from '../log/enclosed';
+import { log } from '../log/log';
 import { LinesService } from '../lines/lines.service';
 import type { MessageEntity } from '../messages/message.entity';
 import { PeopleService } from '../people/people.service';
@@ -51,7 +53,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
   }
 
   onApplicationBootstrap(): void {
-    this.stopLooking = this.clock.every(lookEveryMs, () => void this.sendDue());
+    this.stopLooking = this.clock.every(lookEveryMs, () => this.sendDue());
   }
 
   async beforeApplicationShutdown(): Promise<void> {
@@ -82,7 +84,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
       const address = by === 'text' ? person?.mobile : person?.email;
       if (person && address) await this.add({ person, by, message, boxName, timeZone });
     }
-    void this.sendDue();
+    unawaited('sending what waits in the Outbox', this.sendDue());
   }
 
   /** Sends a message to one person by e-mail, with the audio. @throws Problem 409 when they have no address. */
@@ -109,7 +111,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
       const due = await this.items.findBy({ state: 'waiting', nextTryAt: LessThanOrEqual(this.clock.now()) });
       for (const item of due) await this.send(item);
     });
-    this.sending = this.sending.catch((error: unknown) => console.error('The Outbox could not be read:', error));
+    this.sending = this.sending.catch((error: unknown) => log.error({ err: error }, 'The Outbox could not be sent'));
     return this.sending;
   }
 

@@ -1,4 +1,5 @@
 import type { Request, Response } from 'express';
+import { log } from '../log/log';
 import { Problem } from './problem';
 
 /** Lines of JSON: a stage each, and at the end what came of it. */
@@ -30,7 +31,7 @@ export async function answerInStages<Done, Stage = string>(
     write({ done: await work({ signal: givenUp.signal, tell: (stage) => write({ stage }) }) });
   } catch (error) {
     if (givenUp.signal.aborted) return;
-    if (!(error instanceof Problem)) console.error('Long work failed:', error);
+    if (!(error instanceof Problem)) log.error({ err: error }, 'Long work failed');
     const detail = 'Something went wrong on the server. What was saved before is safe; try again.';
     write({ problem: error instanceof Problem ? error.details : { status: 500, title: 'Our fault', detail } });
   } finally {

@@ -1,4 +1,5 @@
 import { Clock, type Stop } from '../clock/clock';
+import { enclosed } from '../log/enclosed';
 
 interface Due {
   atMs: number;
@@ -29,12 +30,12 @@ export class HandClock extends Clock {
     return this.passedMs;
   }
 
-  after(ms: number, work: () => void): Stop {
-    return this.add({ atMs: this.passedMs + ms, everyMs: null, work });
+  after(ms: number, work: () => unknown): Stop {
+    return this.add({ atMs: this.passedMs + ms, everyMs: null, work: enclosed('a timer', work) });
   }
 
-  every(ms: number, work: () => void): Stop {
-    return this.add({ atMs: this.passedMs + ms, everyMs: ms, work });
+  every(ms: number, work: () => unknown): Stop {
+    return this.add({ atMs: this.passedMs + ms, everyMs: ms, work: enclosed('a timer', work) });
   }
 
   /** Somebody sets the clock on the wall; no time passes by that. */

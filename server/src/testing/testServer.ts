@@ -5,9 +5,10 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Test } from '@nestjs/testing';
 import request from 'supertest';
-import { dress, logged } from '../app';
+import { dress } from '../app';
 import { AppModule } from '../app.module';
 import { Clock } from '../clock/clock';
+import { nestLog } from '../log/nestLog';
 import { Voice } from '../speech/voice';
 import { HandClock } from './handClock';
 import { ToneVoice } from './toneVoice';
@@ -45,7 +46,7 @@ export async function testServer({ dataDir = newFolder(), voice = 'tone' }: Opti
   const building = Test.createTestingModule({ imports: [AppModule.for(config)] });
   building.overrideProvider(Clock).useValue(clock);
   if (voice === 'tone') building.overrideProvider(Voice).useValue(new ToneVoice());
-  const app = (await building.compile()).createNestApplication<NestExpressApplication>({ logger: logged });
+  const app = (await building.compile()).createNestApplication<NestExpressApplication>({ logger: nestLog });
   dress(app, config);
   await app.init();
   return {
