@@ -1,6 +1,7 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import type { DataSource } from 'typeorm';
 import { AccessGuard } from './access/accessGuard';
 import { AudioModule } from './audio/audio.module';
 import { BoxesModule } from './boxes/boxes.module';
@@ -9,7 +10,7 @@ import { ChangesModule } from './changes/changes.module';
 import { ClockModule } from './clock/clock.module';
 import type { Config } from './config';
 import { ContactsModule } from './contacts/contacts.module';
-import { dataSourceOptions } from './database/dataSource';
+import { openDatabase } from './database/openDatabase';
 import { DictionaryModule } from './dictionary/dictionary.module';
 import { DraftsModule } from './drafts/drafts.module';
 import { ExtensionsModule } from './extensions/extensions.module';
@@ -28,6 +29,8 @@ import { validation } from './problems/validation';
 import { QueuesModule } from './queues/queues.module';
 import { SettingsModule } from './settings/settings.module';
 import { SpeechModule } from './speech/speech.module';
+import { FolderHold } from './storage/folderHold';
+import { StorageModule } from './storage/storage.module';
 import { StartModule } from './start/start.module';
 import { SwitchesModule } from './switches/switches.module';
 import { TakesModule } from './takes/takes.module';
@@ -45,7 +48,8 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
-        TypeOrmModule.forRoot(dataSourceOptions(config.dataDir)),
+        StorageModule.for(config),
+        databaseIn(config),
         AudioModule.for(config),
         ClockModule,
         ChangesModule,
@@ -86,4 +90,20 @@ export class AppModule {
       ],
     };
   }
+}
+
+/** The database, opened once the folder is this server's; where it cannot be, the folder is another's to take. */
+function databaseIn({ dataDir }: Config): DynamicModule {
+  let opened: DataSource;
+  return TypeOrmModule.forRootAsync({
+    inject: [FolderHold],
+    useFactory: async (hold: FolderHold) => {
+      opened = await openDatabase(dataDir).catch((error: unknown) => {
+        hold.release();
+        throw error;
+      });
+      return opened.options;
+    },
+    dataSourceFactory: () => Promise.resolve(opened),
+  });
 }

@@ -11,6 +11,7 @@ import { LiveGateway } from './live/liveGateway';
 import { LiveLine } from './live/liveLine.service';
 import { nestLog } from './log/nestLog';
 import { describeApi } from './openapi';
+import { CannotStart } from './storage/storageTrouble';
 import { stopperOf } from './stopping';
 
 /** A server that listens. */
@@ -23,9 +24,12 @@ export interface RunningServer {
 
 /** Starts a server and tells where it listens. */
 export async function startServer(config: Config): Promise<RunningServer> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), { logger: nestLog });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), {
+    logger: nestLog,
+    abortOnError: false,
+  });
   const stop = dress(app, config);
-  await app.listen(config.port, host);
+  await listen(app, config.port);
   const { port } = app.getHttpServer().address() as { port: number };
   return { app, stop, url: `http://${host}:${port}` };
 }
@@ -80,4 +84,17 @@ function serveWeb(app: NestExpressApplication, webDir: string): void {
     if (isScreen) response.set('Cache-Control', 'no-cache').sendFile(join(webDir, 'index.html'), { dotfiles: 'allow' });
     else next();
   });
+}
+
+/** @throws CannotStart when the port is not to be had. */
+async function listen(app: NestExpressApplication, port: number): Promise<void> {
+  try {
+    await app.listen(port, host);
+  } catch (error) {
+    await app.close();
+    const { code } = error as NodeJS.ErrnoException;
+    if (code !== 'EADDRINUSE' && code !== 'EACCES') throw error;
+    const why = code === 'EACCES' ? 'is not for everybody to use' : 'is in use by another program';
+    throw new CannotStart(`Port ${port} ${why}: choose another one with PORT.`, { cause: error });
+  }
 }

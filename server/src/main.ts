@@ -2,12 +2,14 @@ import 'reflect-metadata';
 import { startServer } from './app';
 import { configFrom } from './config';
 import { catchEscapes, unawaited } from './log/enclosed';
+import { log } from './log/log';
 
 catchEscapes();
 
 startServer(configFrom(process.env)).then(
   ({ stop, url }) => {
     stopWhenAsked(stop);
+    log.info({ pid: process.pid }, 'Ready');
     console.log(`Locutor is ready: ${url}`);
   },
   (error: unknown) => {
@@ -25,7 +27,10 @@ function stopWhenAsked(stop: () => Promise<void>): void {
     process.once(signal, () => {
       unawaited(
         'stopping',
-        stop().then(() => process.exit(0)),
+        stop().then(() => {
+          log.info('Stopped');
+          process.exit(0);
+        }),
         () => process.exit(1),
       );
     });

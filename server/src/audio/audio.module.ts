@@ -1,7 +1,6 @@
 import { join } from 'node:path';
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import type { Config } from '../config';
-import { dataFolder } from '../live/dataFolder';
 import { AudioController } from './audio.controller';
 import { AudioStore } from './audioStore';
 
@@ -13,11 +12,8 @@ export class AudioModule {
     return {
       module: AudioModule,
       controllers: [AudioController],
-      providers: [
-        { provide: AudioStore, useValue: store },
-        { provide: dataFolder, useValue: dataDir },
-      ],
-      exports: [AudioStore, dataFolder],
+      providers: [{ provide: AudioStore, useValue: store }],
+      exports: [AudioStore],
     };
   }
 }

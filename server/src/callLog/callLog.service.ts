@@ -9,6 +9,8 @@ import { log } from '../log/log';
 import { CallEntity } from './call.entity';
 
 const writeEveryMs = 150;
+/** How long after the log could not be written it is tried again. */
+const tryAgainMs = 2000;
 const rowsAtOnce = 20;
 
 /** Writes calls down while they go on: many at a time, so that a thousand of them do not wait for the disk. */
@@ -26,7 +28,7 @@ export class CallLog {
   /** Keeps a call as it is now, within a moment. */
   put(call: CallEntity): void {
     this.changed.set(call.id, call);
-    this.stopWaiting ??= this.clock.after(writeEveryMs, () => this.write());
+    this.writeIn(writeEveryMs);
   }
 
   /** Writes what is still to be written. */
@@ -38,9 +40,18 @@ export class CallLog {
     if (rows.length > 0) {
       this.writing = this.writing
         .then(() => this.writeRows(rows))
-        .catch((error: unknown) => log.error({ err: error }, 'Calls could not be written to the log'));
+        .catch((error: unknown) => {
+          log.error({ err: error }, 'Calls could not be written to the log');
+          // What is newer of a call meanwhile stays.
+          for (const row of rows) if (!this.changed.has(row.id)) this.changed.set(row.id, row);
+          this.writeIn(tryAgainMs);
+        });
     }
     return this.writing;
+  }
+
+  private writeIn(ms: number): void {
+    this.stopWaiting ??= this.clock.after(ms, () => this.write());
   }
 
   /** A few at a time: the database works on the thread that also runs the calls. */

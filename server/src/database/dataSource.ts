@@ -1,4 +1,3 @@
-import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { DataSourceOptions } from 'typeorm';
 import { entities } from './entities';
@@ -19,11 +18,12 @@ import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessa
  * survives a power cut, not only a killed server.
  */
 export function dataSourceOptions(dataDir: string): DataSourceOptions {
-  mkdirSync(dataDir, { recursive: true, mode: 0o700 });
   return {
     type: 'better-sqlite3',
     database: join(dataDir, 'locutor.sqlite'),
     enableWAL: true,
+    // While another program has it locked, nobody waits standing still (see oneConnection).
+    timeout: 0,
     prepareDatabase: (database: { pragma: (text: string) => unknown }) => {
       database.pragma('foreign_keys = ON');
       database.pragma('synchronous = FULL');

@@ -46,6 +46,8 @@ export class ChangeDictionaryDto {
   words: SayAsDto[];
 }
 
+const empty: DictionaryEntity = { id: 'business', words: [], revision: 1 };
+
 @Injectable()
 export class DictionaryService {
   private known: Promise<DictionaryEntity> | null = null;
@@ -54,12 +56,15 @@ export class DictionaryService {
 
   /** Read once, then remembered: every sentence is looked up in it. */
   get(): Promise<DictionaryEntity> {
-    this.known ??= this.read();
+    this.known ??= this.read().catch((error: unknown) => {
+      this.known = null;
+      throw error;
+    });
     return this.known;
   }
 
   async change({ revision, words }: ChangeDictionaryDto): Promise<DictionaryEntity> {
-    await this.get();
+    await this.rows.createQueryBuilder().insert().values(empty).orIgnore().execute();
     const plain = words.map(({ written, said, language }) => ({ written, said, language }));
     const changed = await changeRevision(this.rows, { id: 'business' }, revision, { words: plain }, 'The dictionary');
     this.known = Promise.resolve(changed);
@@ -67,11 +72,7 @@ export class DictionaryService {
   }
 
   private async read(): Promise<DictionaryEntity> {
-    const row = await this.rows.findOneBy({ id: 'business' });
-    if (row) return row;
-    const empty: DictionaryEntity = { id: 'business', words: [], revision: 1 };
-    await this.rows.insert(empty as never);
-    return empty;
+    return (await this.rows.findOneBy({ id: 'business' })) ?? empty;
   }
 }
 

@@ -4,7 +4,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { describeDocumentProblem, readAttendant, type Attendant, type LineId } from '@locutor/core/line';
 import { Repository } from 'typeorm';
-import { dataFolder } from '../live/dataFolder';
+import { dataFolder } from '../storage/dataFolder';
 import { conflict, invalid, notFound } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
 import { DraftEntity } from './draft.entity';

@@ -41,7 +41,7 @@ import { MessagesService } from '../messages/messages.service';
 import { PresencesService } from './presences.service';
 import { conflict } from '../problems/problem';
 import { newId } from '../rows/newId';
-import { dataFolder } from './dataFolder';
+import { dataFolder } from '../storage/dataFolder';
 import { HeardService } from './heard.service';
 import { LiveCallRun, type CallDoors, type CallerEar, type UntimedCallEvent } from './liveCall';
 import { LiveScripts, type Reached } from './liveScripts.service';

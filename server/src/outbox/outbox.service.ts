@@ -7,7 +7,7 @@ import { idKind } from '@locutor/core/id';
 import { LessThanOrEqual, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
 import { Clock, type Stop } from '../clock/clock';
-import { dataFolder } from '../live/dataFolder';
+import { dataFolder } from '../storage/dataFolder';
 import { unawaited } from '../log/enclosed';
 import { log } from '../log/log';
 import { LinesService } from '../lines/lines.service';

@@ -1,4 +1,5 @@
 import { HttpException } from '@nestjs/common';
+import type { StorageTrouble } from '../storage/storageTrouble';
 
 /** One thing wrong in what was sent. */
 export interface ProblemAt {
@@ -60,6 +61,10 @@ export const nameTaken = (what: string, name: string): Problem =>
   invalid([{ at: 'name', says: `There is a ${what} called “${name}” already. Give this one another name.` }]);
 
 export const notAllowed = (detail: string): Problem => problem('not-allowed', 'Not allowed', 403, detail);
+
+/** The disk or the database does not let what is kept be read or written (RFC 9110, sections 15.6.4 and, for a full disk, RFC 4918, 11.5). */
+export const storageProblem = (trouble: StorageTrouble, detail: string): Problem =>
+  problem('storage', 'Cannot be kept now', trouble === 'full' ? 507 : 503, `${detail} Nothing was changed.`);
 
 /** Something stored that cannot be read, such as what a later release wrote; the rest goes on without it. */
 export const unreadable = (detail: string, revision?: number): Problem =>

@@ -1,11 +1,14 @@
-import { ArgumentsHost, Catch, HttpException, Logger, type ExceptionFilter } from '@nestjs/common';
+import { ArgumentsHost, Catch, HttpException, Inject, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
-import { Problem, type ProblemDetails } from './problem';
+import { dataFolder } from '../storage/dataFolder';
+import { describeStorageTrouble, storageTroubleOf } from '../storage/storageTrouble';
+import { log } from '../log/log';
+import { Problem, storageProblem, type ProblemDetails } from './problem';
 
 /** Answers every error as `application/problem+json` (RFC 9457). */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
-  private readonly log = new Logger('Problem');
+  constructor(@Inject(dataFolder) private readonly folder: string) {}
 
   catch(error: unknown, host: ArgumentsHost): void {
     const http = host.switchToHttp();
@@ -17,8 +20,13 @@ export class ProblemFilter implements ExceptionFilter {
 
   private detailsOf(error: unknown, request: Request): ProblemDetails {
     if (error instanceof Problem) return error.details;
+    const trouble = storageTroubleOf(error);
+    if (trouble) {
+      log.error({ err: error, trouble }, 'What is kept could not be read or written');
+      return storageProblem(trouble, describeStorageTrouble(trouble, this.folder)).details;
+    }
     const status = error instanceof HttpException ? error.getStatus() : statusOf(error);
-    if (status >= 500) this.log.error(error instanceof Error ? error.stack : String(error));
+    if (status >= 500) log.error({ err: error, method: request.method }, 'A request could not be answered');
     return { type: 'about:blank', status, ...wordsFor(status, request) };
   }
 }

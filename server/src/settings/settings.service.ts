@@ -26,14 +26,16 @@ export class SettingsService {
   constructor(@InjectRepository(SettingsEntity) private readonly settings: Repository<SettingsEntity>) {}
 
   async get(): Promise<SettingsEntity> {
-    const kept = await this.settings.findOneBy({ id });
-    if (kept) return kept;
-    await this.settings.insert({ ...usual });
-    return this.settings.findOneByOrFail({ id });
+    return (await this.settings.findOneBy({ id })) ?? this.settings.create({ ...usual });
   }
 
   async change({ revision, ...changes }: ChangeSettingsDto): Promise<SettingsEntity> {
-    await this.get();
+    await this.settings
+      .createQueryBuilder()
+      .insert()
+      .values({ ...usual })
+      .orIgnore()
+      .execute();
     const sent = definedOf(changes) as Partial<SettingsEntity>;
     return changeRevision<SettingsEntity>(this.settings, { id }, revision, sent, 'The settings');
   }

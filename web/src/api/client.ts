@@ -18,7 +18,7 @@ export class ApiProblem extends Error {
 
   /** Whether the server did not answer, rather than answer that it cannot. */
   get isAway(): boolean {
-    return awayStatuses.includes(this.status);
+    return awayStatuses.includes(this.status) && this.type === 'about:blank';
   }
 }
 

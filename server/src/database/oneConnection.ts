@@ -1,0 +1,83 @@
+import { setTimeout } from 'node:timers/promises';
+import { BetterSqlite3QueryRunner } from 'typeorm/driver/better-sqlite3/BetterSqlite3QueryRunner';
+import type { BetterSqlite3Driver } from 'typeorm/driver/better-sqlite3/BetterSqlite3Driver';
+import { storageTroubleOf } from '../storage/storageTrouble';
+
+/** How long after each other a statement is tried while another program has the database locked, and for how long at most. */
+const tryAgainMs = [5, 10, 20, 50, 100] as const;
+const mostWaitMs = 4000;
+
+/**
+ * The one connection to the database, shared by all who ask at the same time, one after the other. A transaction has it for
+ * itself until it is over: nothing that others save meanwhile is undone with it, or answered as saved before it is.
+ */
+export class OneConnection {
+  readonly statements = new Map<string, unknown>();
+  private holder: object | null = null;
+  private readonly waiting: { readonly asker: object; readonly enter: () => void }[] = [];
+
+  /** Comes when the asker has the connection; who has it already has it still. */
+  async enter(asker: object): Promise<void> {
+    if (this.holder === asker) return;
+    if (this.holder === null) this.holder = asker;
+    else await new Promise<void>((enter) => this.waiting.push({ asker, enter }));
+  }
+
+  has(asker: object): boolean {
+    return this.holder === asker;
+  }
+
+  leave(asker: object): void {
+    if (this.holder !== asker) return;
+    const next = this.waiting.shift();
+    this.holder = next?.asker ?? null;
+    next?.enter();
+  }
+}
+
+/**
+ * Runs statements on the one connection, as a runner does on a connection of its own from a pool. While another program has
+ * the database locked it tries again, a little later each time, and nothing else of the server stands still for it.
+ */
+export class SharingRunner extends BetterSqlite3QueryRunner {
+  constructor(
+    driver: BetterSqlite3Driver,
+    private readonly turns: OneConnection,
+  ) {
+    super(driver);
+    // What is prepared once serves every runner.
+    Object.assign(this, { stmtCache: turns.statements });
+  }
+
+  override async query(
+    text: string,
+    parameters?: unknown[],
+    isStructured?: boolean,
+  ): ReturnType<BetterSqlite3QueryRunner['query']> {
+    // Who is going to write says so at once: it could not any more after another program wrote meanwhile.
+    const query = text === 'BEGIN TRANSACTION' ? 'BEGIN IMMEDIATE TRANSACTION' : text;
+    for (let waitedMs = 0, tries = 0; ; tries += 1) {
+      await this.turns.enter(this);
+      try {
+        return await super.query(query, parameters, isStructured);
+      } catch (error) {
+        if (storageTroubleOf(error) !== 'locked' || waitedMs >= mostWaitMs) throw error;
+      } finally {
+        if (!this.driver.databaseConnection.inTransaction) this.turns.leave(this);
+      }
+      const pauseMs = tryAgainMs[Math.min(tries, tryAgainMs.length - 1)] ?? 0;
+      await setTimeout(pauseMs);
+      waitedMs += pauseMs;
+    }
+  }
+
+  /** A transaction that was begun and neither kept nor undone is undone, and others go on. */
+  override release(): Promise<void> {
+    const { databaseConnection } = this.driver;
+    if (this.turns.has(this) && databaseConnection.open && databaseConnection.inTransaction) {
+      databaseConnection.exec('ROLLBACK');
+    }
+    this.turns.leave(this);
+    return super.release();
+  }
+}
