@@ -4,7 +4,13 @@ import { root, webDir } from './setup.mjs';
 
 /** Starts the server on a data folder and stays with it; stopping this stops the server cleanly. */
 export function serve(dataDir, port) {
-  const env = { LOCUTOR_LOG: 'warn', ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: process.env.PORT ?? port };
+  const env = {
+    LOCUTOR_LOG: 'warn',
+    ...process.env,
+    LOCUTOR_DATA: dataDir,
+    LOCUTOR_WEB: webDir,
+    PORT: process.env.PORT ?? port,
+  };
   const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], { env, stdio: 'inherit' });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', (code) => process.exit(code ?? 0));
