@@ -7,6 +7,7 @@ import tseslint from 'typescript-eslint';
 const closedTo = {
   id: ['*'],
   result: ['*'],
+  text: ['*'],
   directory: ['hours', 'line', 'speech', 'audio', 'call', 'proof'],
   hours: ['directory', 'line', 'speech', 'audio', 'call', 'proof'],
   line: ['speech', 'audio', 'call', 'proof'],

@@ -1,8 +1,7 @@
 import { Module, type DynamicModule } from '@nestjs/common';
-import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
+import { APP_FILTER, APP_PIPE } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import type { DataSource } from 'typeorm';
-import { AccessGuard } from './access/accessGuard';
 import { AudioModule } from './audio/audio.module';
 import { BoxesModule } from './boxes/boxes.module';
 import { CallerListsModule } from './callerLists/callerLists.module';
@@ -84,7 +83,6 @@ export class AppModule {
       ],
       controllers: [HealthController],
       providers: [
-        { provide: APP_GUARD, useClass: AccessGuard },
         { provide: APP_FILTER, useClass: ProblemFilter },
         { provide: APP_PIPE, useFactory: validation },
       ],

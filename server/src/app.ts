@@ -5,14 +5,19 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
+import { door } from './access/door';
 import { AppModule } from './app.module';
 import { host, type Config } from './config';
 import { LiveGateway } from './live/liveGateway';
 import { LiveLine } from './live/liveLine.service';
 import { nestLog } from './log/nestLog';
 import { describeApi } from './openapi';
+import { plainBodies } from './problems/plainBodies';
 import { CannotStart } from './storage/storageTrouble';
 import { stopperOf } from './stopping';
+
+/** Of bodies only JSON is read, and files where they are sent. */
+export const appOptions = { logger: nestLog, bodyParser: false } as const;
 
 /** A server that listens. */
 export interface RunningServer {
@@ -25,7 +30,7 @@ export interface RunningServer {
 /** Starts a server and tells where it listens. */
 export async function startServer(config: Config): Promise<RunningServer> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), {
-    logger: nestLog,
+    ...appOptions,
     abortOnError: false,
   });
   const stop = dress(app, config);
@@ -37,8 +42,9 @@ export async function startServer(config: Config): Promise<RunningServer> {
 /** Gives a bare application its headers, limits, description, sockets and screens. Gives back how to stop it. */
 export function dress(app: NestExpressApplication, config: Config): RunningServer['stop'] {
   const stop = stopperOf(app);
-  app.use(safeHeaders(), compression());
+  app.use(safeHeaders(), door, compression(), noStore);
   app.useBodyParser('json', { limit: '4mb' });
+  app.use(plainBodies);
   describeApi(app);
   serveLive(app);
   if (config.webDir) serveWeb(app, config.webDir);
@@ -53,6 +59,7 @@ function safeHeaders(): ReturnType<typeof helmet> {
         // The interface's style library writes its styles into the page.
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
         mediaSrc: ["'self'", 'blob:'],
         workerSrc: ["'self'", 'blob:'],
         upgradeInsecureRequests: null,
@@ -60,6 +67,12 @@ function safeHeaders(): ReturnType<typeof helmet> {
     },
     strictTransportSecurity: false,
   });
+}
+
+/** What is told of a business is kept by no cache, unless an answer says otherwise of itself. */
+function noStore({ path }: Request, response: Response, next: NextFunction): void {
+  if (path.startsWith('/api/')) response.set('Cache-Control', 'no-store');
+  next();
 }
 
 /** The live line's sockets; and it reads the directory again after whatever may have changed it. */

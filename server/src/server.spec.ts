@@ -46,7 +46,7 @@ describe('the first run', () => {
     [
       { closesMin: 1500 },
       'closesMin',
-      'The closing time, in minutes after midnight, must be a whole number from 0 to 1,440.',
+      'The closing time, in minutes after midnight, must be a whole number from 0 to 1440.',
     ],
     [{ people: [{ name: 'Ada', extension: 'x' }] }, 'people.0.extension', 'An extension has 2 to 6 digits.'],
   ])('says what is wrong with %o', async (changes, at, says) => {
@@ -270,18 +270,6 @@ describe('messages', () => {
 });
 
 describe('the door', () => {
-  const send = (headers: Record<string, string>) =>
-    request(server.app.getHttpServer()).post('/api/people').set(headers).send({ name: 'Ada', extension: '230' });
-
-  it('lets only this machine’s own pages change anything', async () => {
-    const host = '127.0.0.1:4140';
-    expect((await send({ host, origin: 'http://127.0.0.1:4140' })).status).toBe(201);
-    expect((await send({ host, origin: 'http://elsewhere.example' })).status).toBe(403);
-    expect((await send({ host, origin: 'http://127.0.0.1:9999' })).status).toBe(403);
-    expect((await send({ host, origin: 'null' })).status).toBe(403);
-    expect((await send({ host: 'elsewhere.example' })).status).toBe(403);
-  });
-
   it('answers every error as problem details', async () => {
     expect(await ask('get', '/api/nothing')).toMatchObject({ status: 404, type: 'application/problem+json' });
     const broken = await request(server.app.getHttpServer())

@@ -52,6 +52,7 @@ export {
 export { mergeHours, type EditedHours } from './mergeHours';
 export { minutesOfDay, weekdays, type DaySpan, type Period, type Weekday, type WeekSpan } from './week';
 export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
+export { isReading, momentLimits } from './moment';
 export { zoneNamed } from './zoneNamed';
 export { isWorkingAt, nextBoundary, periodsAt, runningAt, wallInstant, wallTime, type Running } from './running';
 export {

@@ -4,6 +4,7 @@ import { hoursId, periodId, seasonId, specialDateId } from './ids';
 import { longestSeasonName, type Season } from './season';
 import { moves, specialLimits, type SpecialDate } from './specialDate';
 import { longestPeriodName, mostPeriods, mostSeasons, mostWeekSpans, type Hours } from './hours';
+import { plainName, plainText } from '../text';
 
 /** What came is not made as hours, seasons or special dates are. */
 export interface NotHours {
@@ -21,7 +22,10 @@ const weekday = z.literal([1, 2, 3, 4, 5, 6, 7]);
 const season = z.strictObject({
   id: id(seasonId),
   // One more than allowed is let through, so that core can say in words what is wrong.
-  name: z.string().max(longestSeasonName + 1),
+  name: z
+    .string()
+    .overwrite(plainName)
+    .max(longestSeasonName + 1),
   from: z.strictObject(monthDay),
   to: z.strictObject(monthDay),
   week: z.array(z.strictObject({ ...span, day: weekday })).max(mostWeekSpans + 1),
@@ -48,20 +52,39 @@ const when = z.discriminatedUnion('type', [
 
 const special = z.strictObject({
   id: id(specialDateId),
-  name: z.string().max(specialLimits.name + 1),
+  name: z
+    .string()
+    .overwrite(plainName)
+    .max(specialLimits.name + 1),
   when,
   moved: z.enum(moves),
   hours: z.discriminatedUnion('type', [
     z.strictObject({ type: z.literal('closed'), startMin: whole, endMin: whole }),
     z.strictObject({ type: z.literal('times'), spans: z.array(z.strictObject(span)).max(specialLimits.times + 1) }),
   ]),
-  words: z.string().max(specialLimits.words + 1),
+  words: z
+    .string()
+    .overwrite(plainText)
+    .max(specialLimits.words + 1),
 });
 
 const hours = z.object({
   id: id(hoursId),
-  name: z.string().max(longestPeriodName + 1),
-  periods: z.array(z.object({ id: id(periodId), name: z.string().max(longestPeriodName + 1) })).max(mostPeriods + 1),
+  name: z
+    .string()
+    .overwrite(plainName)
+    .max(longestPeriodName + 1),
+  periods: z
+    .array(
+      z.object({
+        id: id(periodId),
+        name: z
+          .string()
+          .overwrite(plainName)
+          .max(longestPeriodName + 1),
+      }),
+    )
+    .max(mostPeriods + 1),
   week: season.shape.week,
   seasons: z.array(season).max(mostSeasons + 1),
   special: z.array(special).max(specialLimits.most + 1),

@@ -21,10 +21,11 @@ import { keys } from './key';
 import { longestLabel, longestSheetName, menuLimits, mostSheets } from './sheet';
 import { longestRingSeconds, longestTypedNumber, mostSteps, shortestRingSeconds } from './step';
 import { takeId } from './take';
+import { plainName, plainText } from '../text';
 import { isVoiceId, voicePattern } from './voice';
 
 const id = (kind: IdKind<string>) => z.string().regex(kind.pattern);
-const words = z.string().max(longestWords);
+const words = z.string().overwrite(plainText).max(longestWords);
 const count = ({ least, most }: { least: number; most: number }) => z.int().min(least).max(most);
 
 const spoken = z.discriminatedUnion('type', [
@@ -89,13 +90,13 @@ const voice = z.string().regex(voicePattern).refine(isVoiceId);
 
 const option = z.strictObject({
   key: z.enum(keys),
-  label: z.string().max(longestLabel),
+  label: z.string().overwrite(plainName).max(longestLabel),
   readOut: z.boolean(),
   path,
   take: takeUse.optional(),
 });
 
-const name = z.string().trim().min(1).max(longestSheetName);
+const name = z.string().overwrite(plainName).trim().min(1).max(longestSheetName);
 const sheetHead = { id: id(sheetId), name, voice: voice.nullable(), takes };
 
 const menu = z.strictObject({

@@ -1,3 +1,4 @@
+import { isReading } from '../hours';
 import { z } from 'zod';
 import { right, wrong, type Result } from '../result';
 import { rehearsalLimits, sceneEnds, sceneStaffDoes, type Expectation, type Scene } from './rehearsal';
@@ -19,7 +20,7 @@ const act = z.discriminatedUnion('type', [
 const does = z.enum(sceneStaffDoes);
 
 const scene = z.strictObject({
-  reading: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/),
+  reading: z.string().refine(isReading),
   callerNumber: z.string().regex(/^(anonymous|\+[0-9]{2,15})$/),
   acts: z.array(act).max(rehearsalLimits.acts),
   staff: z.array(z.strictObject({ who: anyId, does })).max(rehearsalLimits.staff),

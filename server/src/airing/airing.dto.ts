@@ -1,7 +1,4 @@
-import { ApiPropertyOptional } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
-import { OrNull, PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
+import { IfSent, OrNull, PartsField, PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
 import { byRule, longestKey } from '../proof/proof.dto';
 import { versionId, type VersionId } from '../versions/versionId';
 
@@ -12,7 +9,7 @@ export class YesDto {
   @TextField({ name: 'What the yes is to', most: longestKey })
   key: string;
 
-  @TextField({ name: 'The reason', most: 300 })
+  @TextField({ name: 'The reason', lines: true, most: 300 })
   reason: string;
 }
 
@@ -31,18 +28,19 @@ export class PutOnAirDto extends AirDto {
   draftRevision: number;
 
   /** The version that was seen to be on air and is replaced; null for none. Left out, whatever is on air is replaced. */
-  @IsOptional()
+  @IfSent()
   @OrNull()
   @PatternField({ pattern: versionId.pattern, says: 'That is not the id of a version.', optional: true })
   replaces?: VersionId | null;
 
   /** What is gone on air with all the same, each with its reason; remembered. */
-  @IsOptional()
-  @IsArray({ message: 'Each yes has a key and a reason.' })
-  @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => YesDto)
-  @ApiPropertyOptional({ type: [YesDto] })
+  @PartsField({
+    of: YesDto,
+    says: 'Each yes has a key and a reason.',
+    most: 500,
+    tooMany: 'There are more than anybody says yes to.',
+    optional: true,
+  })
   yes?: YesDto[];
 }
 

@@ -9,13 +9,12 @@ import {
   type TellBy,
 } from '@locutor/core/directory';
 import { greetingId, type GreetingId } from '@locutor/core/line';
-import { ApiPropertyOptional } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
+
 import {
   ChoiceField,
   OrEmpty,
   OrNull,
+  PartsField,
   PatternField,
   RevisionField,
   TextField,
@@ -48,12 +47,13 @@ class BoxDetailsDto {
   @WholeField({ name: 'The longest message, in seconds,', least: 10, most: 600, optional: true })
   longestMessageSeconds?: number;
 
-  @IsOptional()
-  @IsArray({ message: 'Who is told must be a list.' })
-  @ArrayMaxSize(mostTold, { message: `At most ${mostTold} people can be told.` })
-  @ValidateNested({ each: true })
-  @Type(() => TellDto)
-  @ApiPropertyOptional({ type: [TellDto] })
+  @PartsField({
+    of: TellDto,
+    says: 'Who is told must be a list.',
+    most: mostTold,
+    tooMany: `At most ${mostTold} people can be told.`,
+    optional: true,
+  })
   tell?: TellDto[];
 
   @OrEmpty()

@@ -1,9 +1,8 @@
 import { outcomes, type Outcome } from '@locutor/core/call';
+import { momentLimits } from '@locutor/core/hours';
 import { lineId, type LineId } from '@locutor/core/line';
 import { Type } from 'class-transformer';
 import { ChoiceField, PatternField, TextField, WholeField } from '../problems/fields';
-
-const latestMs = 8.64e15;
 
 /** Which calls of the log are wanted; all of them when nothing is said. */
 export class CallsQuery {
@@ -19,11 +18,11 @@ export class CallsQuery {
 
   /** In ms since 1970. */
   @Type(() => Number)
-  @WholeField({ name: 'The first moment, in ms since 1970,', least: 0, most: latestMs, optional: true })
+  @WholeField({ name: 'The first moment, in ms since 1970,', ...momentLimits, optional: true })
   fromMs?: number;
 
   @Type(() => Number)
-  @WholeField({ name: 'The last moment, in ms since 1970,', least: 0, most: latestMs, optional: true })
+  @WholeField({ name: 'The last moment, in ms since 1970,', ...momentLimits, optional: true })
   toMs?: number;
 
   @Type(() => Number)

@@ -7,15 +7,15 @@ import {
   type CallerListKind,
 } from '@locutor/core/directory';
 import { ApiPropertyOptional } from '@nestjs/swagger';
-import { ArrayMaxSize, IsArray, IsOptional, IsString, MaxLength } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsString, MaxLength } from 'class-validator';
 import { invalid } from '../problems/problem';
-import { ChoiceField, RevisionField, TextField, YesNoField } from '../problems/fields';
+import { ChoiceField, IfSent, RevisionField, TextField, YesNoField } from '../problems/fields';
 
 const kindRule = { of: callerListKinds, says: `A list of callers is ${callerListKinds.join(', ')}.` };
 
 class CallersDto {
   /** Whole numbers, or the beginning of numbers with a star: `+1 207 555 0178`, `+1 207 *`. */
-  @IsOptional()
+  @IfSent()
   @IsArray({ message: 'The numbers must be a list.' })
   @ArrayMaxSize(mostPatterns, { message: `At most ${mostPatterns} numbers.` })
   @IsString({ each: true, message: 'Each number must be text.' })

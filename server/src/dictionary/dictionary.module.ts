@@ -1,12 +1,11 @@
 import { Body, Controller, Get, Injectable, Module, Put } from '@nestjs/common';
-import { ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ApiTags } from '@nestjs/swagger';
 import { InjectRepository, TypeOrmModule } from '@nestjs/typeorm';
 import { languages, type Language } from '@locutor/core/line';
 import { longestSaid, longestWritten, mostSayAs, type SayAs } from '@locutor/core/speech';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
+
 import { Column, Entity, PrimaryColumn, Repository } from 'typeorm';
-import { ChoiceField, OrNull, RevisionField, TextField } from '../problems/fields';
+import { ChoiceField, OrNull, PartsField, RevisionField, TextField } from '../problems/fields';
 import { changeRevision } from '../rows/changeRevision';
 
 /** How words are said, everywhere: one list for the whole business. */
@@ -38,11 +37,12 @@ export class ChangeDictionaryDto {
   @RevisionField()
   revision: number;
 
-  @IsArray({ message: 'The words are missing.' })
-  @ArrayMaxSize(mostSayAs, { message: `The dictionary holds at most ${mostSayAs} words.` })
-  @ValidateNested({ each: true })
-  @Type(() => SayAsDto)
-  @ApiProperty({ type: [SayAsDto] })
+  @PartsField({
+    of: SayAsDto,
+    says: 'The words are missing.',
+    most: mostSayAs,
+    tooMany: `The dictionary holds at most ${mostSayAs} words.`,
+  })
   words: SayAsDto[];
 }
 

@@ -22,7 +22,7 @@ class TickDto {
   @ChoiceField({ of: firstCallStates, says: 'It went right or wrong.' })
   state: FirstCallState | null;
 
-  @TextField({ name: 'The note', least: 0, most: 300 })
+  @TextField({ name: 'The note', lines: true, least: 0, most: 300 })
   note: string;
 
   @TextField(byRule)

@@ -1,12 +1,18 @@
 import { longestName } from '@locutor/core/directory';
 import { isVoiceId, longestWords, takeId, type TakeId, type TakeUse, type VoiceId } from '@locutor/core/line';
-import { ApiPropertyOptional } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { IsOptional, ValidateNested } from 'class-validator';
-import { CheckedField, PatternField, RevisionField, TextField, YesNoField } from '../problems/fields';
+
+import {
+  CheckedField,
+  OrNull,
+  PartField,
+  PatternField,
+  RevisionField,
+  TextField,
+  YesNoField,
+} from '../problems/fields';
 
 const nameRule = { name: 'The name of the greeting', most: longestName };
-const wordsRule = { name: 'The greeting', most: longestWords };
+const wordsRule = { lines: true, name: 'The greeting', most: longestWords };
 const voiceRule = {
   check: isVoiceId,
   says: (): string => 'The voice must be one of those shipped, at a pace of 70 to 140 % and a pitch of -4 to 4.',
@@ -45,9 +51,7 @@ export class ChangeGreetingDto {
   voice?: VoiceId;
 
   /** Null takes the recording off. */
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => TakeUseDto)
-  @ApiPropertyOptional({ type: TakeUseDto, nullable: true })
+  @OrNull()
+  @PartField({ of: TakeUseDto, says: 'Say which take is used.', optional: true })
   take?: TakeUseDto | null;
 }

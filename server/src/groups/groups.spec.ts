@@ -63,7 +63,7 @@ describe('groups and queues', () => {
     ['groups', { speakerCode: 'abc' }, 'A code has 2 to 6 digits'],
     ['groups', { order: 'sideways' }, 'Members are rung'],
     ['queues', { mostCallers: 0 }, 'The most callers must be a whole number from 1 to 200.'],
-    ['queues', { longestWaitSeconds: 0 }, 'must be a whole number from 10 to 3,600'],
+    ['queues', { longestWaitSeconds: 0 }, 'must be a whole number from 10 to 3600'],
     ['queues', { exitKey: 'A' }, 'one of 0 to 9, * and #'],
     ['queues', { waiting: [{ type: 'music' }] }, 'Music needs its seconds'],
     ['queues', { extension: '204' }, 'Extension 204 is Priya Castellanos’s already.'],

@@ -7,10 +7,8 @@ import {
   type RingsOn,
 } from '@locutor/core/directory';
 import { hoursId, type HoursId } from '@locutor/core/hours';
-import { ApiPropertyOptional } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
-import { ChoiceField, OrEmpty, OrNull, PatternField, WholeField, YesNoField } from '../problems/fields';
+
+import { ChoiceField, OrEmpty, OrNull, PartsField, PatternField, WholeField, YesNoField } from '../problems/fields';
 
 export class MemberDto {
   @PatternField({ pattern: personId.pattern, says: 'That is not the id of a person.' })
@@ -26,12 +24,13 @@ export class MembershipDto {
   @PatternField({ pattern: extensionPattern, says: 'An extension has 2 to 6 digits.', optional: true })
   extension?: string;
 
-  @IsOptional()
-  @IsArray({ message: 'The members must be a list.' })
-  @ArrayMaxSize(membershipLimits.members, { message: `At most ${membershipLimits.members} members.` })
-  @ValidateNested({ each: true })
-  @Type(() => MemberDto)
-  @ApiPropertyOptional({ type: [MemberDto] })
+  @PartsField({
+    of: MemberDto,
+    says: 'The members must be a list.',
+    most: membershipLimits.members,
+    tooMany: `At most ${membershipLimits.members} members.`,
+    optional: true,
+  })
   members?: MemberDto[];
 
   @WholeField({ name: 'How long a member is rung, in seconds,', ...membershipLimits.memberSeconds, optional: true })

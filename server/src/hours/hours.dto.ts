@@ -1,9 +1,9 @@
 import { longestPeriodName, mostPeriods, mostWeekSpans, periodId } from '@locutor/core/hours';
 import type { PeriodId, Weekday } from '@locutor/core/hours';
-import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
-import { PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
+import { ApiPropertyOptional } from '@nestjs/swagger';
+
+import { IsArray } from 'class-validator';
+import { IfSent, PartsField, PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
 
 export class PeriodDto {
   @PatternField({ pattern: periodId.pattern, says: 'A period needs an id such as period:open.' })
@@ -28,28 +28,30 @@ export class WeekSpanDto {
 }
 
 class WeekDto {
-  @IsArray({ message: 'The periods are missing.' })
-  @ArrayMaxSize(mostPeriods, { message: `There can be at most ${mostPeriods} periods.` })
-  @ValidateNested({ each: true })
-  @Type(() => PeriodDto)
-  @ApiProperty({ type: [PeriodDto] })
+  @PartsField({
+    of: PeriodDto,
+    says: 'The periods are missing.',
+    most: mostPeriods,
+    tooMany: `There can be at most ${mostPeriods} periods.`,
+  })
   periods: PeriodDto[];
 
-  @IsArray({ message: 'The week is missing.' })
-  @ArrayMaxSize(mostWeekSpans, { message: `The week can hold at most ${mostWeekSpans} times.` })
-  @ValidateNested({ each: true })
-  @Type(() => WeekSpanDto)
-  @ApiProperty({ type: [WeekSpanDto] })
+  @PartsField({
+    of: WeekSpanDto,
+    says: 'The week is missing.',
+    most: mostWeekSpans,
+    tooMany: `The week can hold at most ${mostWeekSpans} times.`,
+  })
   week: WeekSpanDto[];
 
   /** Left out, they stay as they are. */
-  @IsOptional()
+  @IfSent()
   @IsArray({ message: 'The seasons were not understood.' })
   @ApiPropertyOptional({ type: [Object], description: 'id, name, from and to (month, day), week' })
   seasons?: unknown[];
 
   /** Left out, they stay as they are. */
-  @IsOptional()
+  @IfSent()
   @IsArray({ message: 'The special dates were not understood.' })
   @ApiPropertyOptional({ type: [Object], description: 'id, name, when, moved, hours, words' })
   special?: unknown[];

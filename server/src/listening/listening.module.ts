@@ -3,10 +3,10 @@ import { Body, Controller, Get, HttpCode, Injectable, Module, Param, Post } from
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
 import { keys, longestLabel, longestWords, type Key, type TakeId } from '@locutor/core/line';
 import { compareHeard, grammarOf, heardOptions, type HeardOption, type Listened } from '@locutor/core/speech';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsString, MaxLength, ValidateNested } from 'class-validator';
+
+import { ArrayMaxSize, IsArray, IsString, MaxLength } from 'class-validator';
 import { AudioStore } from '../audio/audioStore';
-import { ChoiceField, TextField } from '../problems/fields';
+import { ChoiceField, PartsField, TextField } from '../problems/fields';
 import { conflict } from '../problems/problem';
 import { SoundsService } from '../sounds/sounds.service';
 import { TakesModule } from '../takes/takes.module';
@@ -24,11 +24,12 @@ export class ListenedOptionDto {
 }
 
 export class ListenDto implements Listened {
-  @IsArray({ message: 'The options are missing.' })
-  @ArrayMaxSize(keys.length, { message: 'There are more options than keys.' })
-  @ValidateNested({ each: true })
-  @Type(() => ListenedOptionDto)
-  @ApiProperty({ type: [ListenedOptionDto] })
+  @PartsField({
+    of: ListenedOptionDto,
+    says: 'The options are missing.',
+    most: keys.length,
+    tooMany: 'There are more options than keys.',
+  })
   options: ListenedOptionDto[];
 
   @IsArray({ message: 'The sentences are missing.' })

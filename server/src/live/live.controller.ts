@@ -1,14 +1,15 @@
 import { Body, Controller, Get, HttpCode, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { isReading } from '@locutor/core/hours';
 import type { Board } from '@locutor/core/exchange';
-import { PatternField, OrNull } from '../problems/fields';
+import { CheckedField, OrNull } from '../problems/fields';
 import { Changes } from '../changes/changes.service';
 import { LiveLine } from './liveLine.service';
 
 export class ClockDto {
   /** As the clock on the wall of the first line reads; null for now. */
   @OrNull()
-  @PatternField({ pattern: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, says: 'A moment is written as 2026-11-23T10:00.' })
+  @CheckedField({ check: isReading, says: () => 'A moment is written as 2026-11-23T10:00, on a day that there is.' })
   reading: string | null;
 }
 

@@ -3,7 +3,7 @@ import type { Duplex } from 'node:stream';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { personId, type PersonId } from '@locutor/core/directory';
 import { WebSocketServer, type WebSocket } from 'ws';
-import { mayPass } from '../access/accessGuard';
+import { mayPass } from '../access/door';
 import { Changes } from '../changes/changes.service';
 import { ChangesSocket } from '../changes/changesSocket';
 import { Clock } from '../clock/clock';
@@ -53,7 +53,7 @@ export class LiveGateway implements OnModuleDestroy {
     const refuse = (status: string): void => {
       socket.end(`HTTP/1.1 ${status}\r\nConnection: close\r\n\r\n`);
     };
-    if (!mayPass(request, true)) return refuse('403 Forbidden');
+    if (!mayPass(request)) return refuse('403 Forbidden');
     if (this.server.clients.size >= mostSockets) return refuse('503 Service Unavailable');
     const open = this.openerOf(request.url ?? '/');
     if (!open) return refuse('404 Not Found');

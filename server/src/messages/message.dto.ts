@@ -1,7 +1,7 @@
 import { boxId, personId, type BoxId, type PersonId } from '@locutor/core/directory';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { IsIn, IsJSON, IsOptional, MaxLength } from 'class-validator';
-import { PatternField, YesNoField } from '../problems/fields';
+import { IsIn, IsJSON, MaxLength } from 'class-validator';
+import { IfSent, PatternField, YesNoField } from '../problems/fields';
 
 export class LeaveMessageDto {
   @PatternField({
@@ -16,7 +16,7 @@ export class LeaveMessageDto {
   trial: 'true' | 'false';
 
   /** Who is told of it, as JSON, since the form carries a file; without it whom the box names. */
-  @IsOptional()
+  @IfSent()
   @IsJSON({ message: 'Who is told must be JSON.' })
   @MaxLength(5000)
   @ApiPropertyOptional({ type: String })

@@ -10,13 +10,13 @@ import {
 } from '@locutor/core/directory';
 import { mostTakenIn } from '@locutor/core/formats';
 import { hoursId, type HoursId } from '@locutor/core/hours';
-import { ApiProperty, ApiPropertyOptional, PartialType } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
+import { PartialType } from '@nestjs/swagger';
+
 import {
   ChoiceField,
   OrEmpty,
   OrNull,
+  PartsField,
   PatternField,
   PhoneNumberField,
   RevisionField,
@@ -51,13 +51,14 @@ class PersonDetailsDto {
   @TextField({ name: 'How the name is said', least: 0, most: longestName, optional: true })
   saidAs?: string;
 
-  @IsOptional()
-  @IsArray({ message: 'The phones must be a list.' })
-  @ArrayMinSize(1, { message: 'Everybody needs at least one phone.' })
-  @ArrayMaxSize(mostPhones, { message: `At most ${mostPhones} phones.` })
-  @ValidateNested({ each: true })
-  @Type(() => PersonPhoneDto)
-  @ApiPropertyOptional({ type: [PersonPhoneDto] })
+  @PartsField({
+    of: PersonPhoneDto,
+    says: 'The phones must be a list.',
+    tooFew: 'Everybody needs at least one phone.',
+    most: mostPhones,
+    tooMany: `At most ${mostPhones} phones.`,
+    optional: true,
+  })
   phones?: PersonPhoneDto[];
 
   @OrEmpty()
@@ -96,17 +97,18 @@ export class ChangePersonDto extends PersonDetailsDto {
 }
 
 /** One row of a spreadsheet or one card: somebody new, or with an id somebody known who is changed. */
-export class TakeInPersonDto extends PartialType(AddPersonDto) {
+export class TakeInPersonDto extends PartialType(AddPersonDto, { skipNullProperties: false }) {
   @PatternField({ pattern: personId.pattern, says: 'That is not the id of a person.', optional: true })
   id?: PersonId;
 }
 
 export class TakeInPeopleDto {
-  @IsArray({ message: 'The people are missing.' })
-  @ArrayMinSize(1, { message: 'There is nobody to take in.' })
-  @ArrayMaxSize(mostTakenIn, { message: `At most ${mostTakenIn} people at once.` })
-  @ValidateNested({ each: true })
-  @Type(() => TakeInPersonDto)
-  @ApiProperty({ type: [TakeInPersonDto] })
+  @PartsField({
+    of: TakeInPersonDto,
+    says: 'The people are missing.',
+    tooFew: 'There is nobody to take in.',
+    most: mostTakenIn,
+    tooMany: `At most ${mostTakenIn} people at once.`,
+  })
   people: TakeInPersonDto[];
 }

@@ -1,11 +1,14 @@
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { Transform } from 'class-transformer';
+import { Transform, Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
-  IsOptional,
+  IsObject,
   IsString,
   Length,
   Matches,
@@ -14,24 +17,38 @@ import {
   Min,
   registerDecorator,
   ValidateIf,
+  ValidateNested,
 } from 'class-validator';
 import { exampleNumber, readPhoneNumber, type E164, type Country } from '@locutor/core/directory';
+import { plainName, plainText } from '@locutor/core/text';
 import { invalid } from './problem';
+
+type Class = new () => object;
 
 interface Optional {
   readonly optional?: boolean;
 }
 
-/** A text of so many characters, spaces at its ends taken off. `name` is what the manager calls it. */
-export function TextField(options: Optional & { name: string; least?: number; most: number }): PropertyDecorator {
-  const { name, least = 1, most } = options;
+/** 1970, but 10,000. */
+const inFigures = (count: number): string =>
+  count.toLocaleString('en', { useGrouping: 'min2' } as Intl.NumberFormatOptions);
+
+/**
+ * A text of so many characters, spaces at its ends taken off; one line, unless it may have `lines`. `name` is what the
+ * manager calls it.
+ */
+export function TextField(
+  options: Optional & { name: string; least?: number; most: number; lines?: boolean },
+): PropertyDecorator {
+  const { name, least = 1, most, lines } = options;
+  const plain = lines ? plainText : plainName;
   const message = ({ value }: { value: unknown }): string => {
     const length = typeof value === 'string' ? value.length : 0;
     if (length < least) return `${name} is missing.`;
-    return `${name} is too long: ${length.toLocaleString('en')} characters; the most is ${most.toLocaleString('en')}.`;
+    return `${name} is too long: ${inFigures(length)} characters; the most is ${inFigures(most)}.`;
   };
   return applyDecorators(
-    Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value)),
+    Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? plain(value).trim() : value)),
     IsString({ message: `${name} must be text.` }),
     Length(least, most, { message }),
     ...described(options, { minLength: least, maxLength: most, description: name }),
@@ -55,7 +72,7 @@ export function ChoiceField(options: Optional & { of: readonly string[]; says: s
 
 export function WholeField(options: Optional & { name: string; least: number; most: number }): PropertyDecorator {
   const { name, least, most } = options;
-  const message = `${name} must be a whole number from ${least.toLocaleString('en')} to ${most.toLocaleString('en')}.`;
+  const message = `${name} must be a whole number from ${inFigures(least)} to ${inFigures(most)}.`;
   return applyDecorators(
     IsInt({ message }),
     Min(least, { message }),
@@ -120,11 +137,42 @@ export function OrEmpty(): PropertyDecorator {
   return ValidateIf((_, value) => value !== '' && value !== undefined);
 }
 
+/** Lets what was not sent through unchecked; null was sent, and is right only with `OrNull`. */
+export function IfSent(): PropertyDecorator {
+  return ValidateIf((_, value) => value !== undefined);
+}
+
+/** One thing with fields of its own. */
+export function PartField({ of, says, optional }: Optional & { of: Class; says: string }): PropertyDecorator {
+  return applyDecorators(
+    IsObject({ message: says }),
+    ValidateNested({ message: says }),
+    Type(() => of),
+    ...described({ optional }, { type: of }),
+  );
+}
+
+/** A list of things with fields of their own, and what is said when it is none, has too few or too many. */
+export function PartsField(
+  options: Optional & { of: Class; says: string; most: number; tooMany: string; tooFew?: string },
+): PropertyDecorator {
+  const { of, says, most, tooMany, tooFew } = options;
+  return applyDecorators(
+    IsArray({ message: says }),
+    IsObject({ each: true, message: says }),
+    ...(tooFew ? [ArrayMinSize(1, { message: tooFew })] : []),
+    ArrayMaxSize(most, { message: tooMany }),
+    ValidateNested({ each: true, message: says }),
+    Type(() => of),
+    ...described(options, { type: [of] }),
+  );
+}
+
 /** Lets null through unchecked. */
 export function OrNull(): PropertyDecorator {
   return ValidateIf((_, value) => value !== null);
 }
 
 function described({ optional }: Optional, schema: object): PropertyDecorator[] {
-  return optional ? [IsOptional(), ApiPropertyOptional(schema)] : [ApiProperty(schema)];
+  return optional ? [IfSent(), ApiPropertyOptional(schema as never)] : [ApiProperty(schema as never)];
 }

@@ -51,6 +51,8 @@ export const stale = (what: string, revision: number): Problem =>
 export const inUse = (what: string, uses: readonly string[]): Problem =>
   problem('in-use', 'Still in use', 409, `${what} is still used: ${uses.join('; ')}. Change that first.`, { uses });
 
+export const malformed = (detail: string): Problem => problem('malformed', 'Not understood', 400, detail);
+
 export const conflict = (detail: string): Problem => problem('conflict', 'Not possible now', 409, detail);
 
 export const invalid = (errors: readonly ProblemAt[]): Problem =>
@@ -65,6 +67,14 @@ export const notAllowed = (detail: string): Problem => problem('not-allowed', 'N
 /** The disk or the database does not let what is kept be read or written (RFC 9110, sections 15.6.4 and, for a full disk, RFC 4918, 11.5). */
 export const storageProblem = (trouble: StorageTrouble, detail: string): Problem =>
   problem('storage', 'Cannot be kept now', trouble === 'full' ? 507 : 503, `${detail} Nothing was changed.`);
+
+/** What was sent is not in a form that is read here (RFC 9110, section 15.5.16). */
+export const wrongForm = problem(
+  'wrong-form',
+  'Not understood',
+  415,
+  'Send JSON, as application/json. Nothing was changed.',
+);
 
 /** Something stored that cannot be read, such as what a later release wrote; the rest goes on without it. */
 export const unreadable = (detail: string, revision?: number): Problem =>

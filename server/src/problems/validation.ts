@@ -13,7 +13,10 @@ export function validation(): ValidationPipe {
 
 function problemsOf(error: ValidationError, parent = ''): readonly ProblemAt[] {
   const at = parent ? `${parent}.${error.property}` : error.property;
-  const own = Object.values(error.constraints ?? {}).map((says) => ({ at, says: asSentence(says) }));
+  const { whitelistValidation, ...others } = error.constraints ?? {};
+  const says = whitelistValidation ? [`“${error.property}” is nothing that can be said here.`] : Object.values(others);
+  // One field may fail several checks that say the same.
+  const own = [...new Set(says.map(asSentence))].map((each) => ({ at, says: each }));
   return [...own, ...(error.children ?? []).flatMap((child) => problemsOf(child, at))];
 }
 

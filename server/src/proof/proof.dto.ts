@@ -10,7 +10,7 @@ export class AcceptDto {
   @TextField({ name: 'The finding', most: longestKey })
   key: string;
 
-  @TextField({ name: 'The reason', least: 0, most: 300 })
+  @TextField({ name: 'The reason', lines: true, least: 0, most: 300 })
   reason: string;
 
   @TextField(byRule)

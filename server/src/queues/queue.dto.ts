@@ -7,13 +7,12 @@ import {
   type OfferOrder,
 } from '@locutor/core/directory';
 import { greetingId, longestWords, type GreetingId } from '@locutor/core/line';
-import { ApiPropertyOptional } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
+
 import { MembershipDto } from '../groups/membership.dto';
 import {
   ChoiceField,
   OrNull,
+  PartsField,
   PatternField,
   RevisionField,
   TextField,
@@ -33,7 +32,7 @@ export class WaitingPartDto {
   seconds?: number;
 
   /** For words. */
-  @TextField({ name: 'What is said while waiting', most: longestWords, optional: true })
+  @TextField({ name: 'What is said while waiting', lines: true, most: longestWords, optional: true })
   words?: string;
 
   /** For a greeting. */
@@ -45,15 +44,16 @@ class QueueDetailsDto extends MembershipDto {
   @ChoiceField({ of: orders, says: `Members are offered calls ${orders.join(', ')}.`, optional: true })
   order?: OfferOrder;
 
-  @TextField({ name: 'What is said on entry', least: 0, most: longestWords, optional: true })
+  @TextField({ name: 'What is said on entry', lines: true, least: 0, most: longestWords, optional: true })
   entryWords?: string;
 
-  @IsOptional()
-  @IsArray({ message: 'What is heard while waiting must be a list.' })
-  @ArrayMaxSize(queueLimits.waitingParts, { message: `At most ${queueLimits.waitingParts} stretches while waiting.` })
-  @ValidateNested({ each: true })
-  @Type(() => WaitingPartDto)
-  @ApiPropertyOptional({ type: [WaitingPartDto] })
+  @PartsField({
+    of: WaitingPartDto,
+    says: 'What is heard while waiting must be a list.',
+    most: queueLimits.waitingParts,
+    tooMany: `At most ${queueLimits.waitingParts} stretches while waiting.`,
+    optional: true,
+  })
   waiting?: WaitingPartDto[];
 
   @OrNull()

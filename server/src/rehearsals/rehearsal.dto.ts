@@ -1,8 +1,8 @@
 import { rehearsalLimits } from '@locutor/core/rehearsals';
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsObject, ValidateNested } from 'class-validator';
-import { RevisionField, TextField } from '../problems/fields';
+
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsObject } from 'class-validator';
+import { PartsField, RevisionField, TextField } from '../problems/fields';
 
 export class RehearsalDto {
   @TextField({ name: 'The name of the rehearsal', most: rehearsalLimits.name })
@@ -29,11 +29,12 @@ export class ChangeRehearsalDto extends RehearsalDto {
 }
 
 export class AddRehearsalsDto {
-  @IsArray({ message: 'The rehearsals are missing.' })
-  @ArrayMinSize(1, { message: 'There is no rehearsal.' })
-  @ArrayMaxSize(rehearsalLimits.most, { message: `At most ${rehearsalLimits.most} rehearsals.` })
-  @ValidateNested({ each: true })
-  @Type(() => RehearsalDto)
-  @ApiProperty({ type: [RehearsalDto] })
+  @PartsField({
+    of: RehearsalDto,
+    says: 'The rehearsals are missing.',
+    tooFew: 'There is no rehearsal.',
+    most: rehearsalLimits.most,
+    tooMany: `At most ${rehearsalLimits.most} rehearsals.`,
+  })
   rehearsals: RehearsalDto[];
 }

@@ -2,11 +2,11 @@ import { longestName } from '@locutor/core/directory';
 import type { Weekday } from '@locutor/core/hours';
 import { longestAddress, starterIds, type StarterId } from '@locutor/core/line';
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
+
+import { ArrayMinSize, ArrayUnique, IsArray, IsIn } from 'class-validator';
 import { TimeZoneField } from '../lines/line.dto';
 import { extensionRule } from '../people/person.dto';
-import { ChoiceField, PatternField, PhoneNumberField, TextField, WholeField } from '../problems/fields';
+import { ChoiceField, PartsField, PatternField, PhoneNumberField, TextField, WholeField } from '../problems/fields';
 
 export class StartPersonDto {
   @TextField({ name: 'The name', most: longestName })
@@ -41,7 +41,7 @@ export class StartDto {
   closesMin: number;
 
   /** Where emergency services find whoever calls them from the line. */
-  @TextField({ name: 'The emergency address', least: 0, most: longestAddress, optional: true })
+  @TextField({ name: 'The emergency address', lines: true, least: 0, most: longestAddress, optional: true })
   emergencyAddress?: string;
 
   /** The kind of business; without it a key for each person. */
@@ -52,12 +52,13 @@ export class StartDto {
   @WholeField({ name: 'Who operates the line', least: 0, most: 7, optional: true })
   operator?: number;
 
-  @IsArray({ message: 'The people are missing.' })
-  @ArrayMinSize(1, { message: 'Name at least one person who answers.' })
-  @ArrayMaxSize(8, { message: 'At most eight people here; more can follow in the Directory.' })
-  @ArrayUnique((person: StartPersonDto) => person.extension, { message: 'Two people have the same extension.' })
-  @ValidateNested({ each: true })
-  @Type(() => StartPersonDto)
-  @ApiProperty({ type: [StartPersonDto] })
+  @ArrayUnique((person: StartPersonDto | null) => person?.extension, { message: 'Two people have the same extension.' })
+  @PartsField({
+    of: StartPersonDto,
+    says: 'The people are missing.',
+    tooFew: 'Name at least one person who answers.',
+    most: 8,
+    tooMany: 'At most eight people here; more can follow in the Directory.',
+  })
   people: StartPersonDto[];
 }

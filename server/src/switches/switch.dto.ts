@@ -1,9 +1,8 @@
-import { periodId, switchLimits } from '@locutor/core/hours';
+import { momentLimits, periodId, switchLimits } from '@locutor/core/hours';
 import { sheetId } from '@locutor/core/line';
-import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { IsObject, ValidateIf, ValidateNested } from 'class-validator';
-import { ChoiceField, OrNull, PatternField, TextField, WholeField } from '../problems/fields';
+
+import { ValidateIf } from 'class-validator';
+import { ChoiceField, OrNull, PartField, PatternField, TextField, WholeField } from '../problems/fields';
 
 class SwitchToDto {
   @ChoiceField({ of: ['open', 'closed', 'sheet'], says: 'Choose open, closed or another sheet.' })
@@ -21,16 +20,13 @@ class SwitchToDto {
 const byRule = { name: 'The name of who does it', most: switchLimits.by };
 
 export class SetSwitchDto {
-  @IsObject({ message: 'Choose what answers.' })
-  @ValidateNested()
-  @Type(() => SwitchToDto)
-  @ApiProperty({ type: SwitchToDto })
+  @PartField({ of: SwitchToDto, says: 'Choose what answers.' })
   to: SwitchToDto;
 
-  @WholeField({ name: 'When it ends, in ms since 1970,', least: 0, most: Number.MAX_SAFE_INTEGER })
+  @WholeField({ name: 'When it ends, in ms since 1970,', ...momentLimits })
   untilMs: number;
 
-  @TextField({ name: 'What callers hear', least: 0, most: switchLimits.words })
+  @TextField({ name: 'What callers hear', lines: true, least: 0, most: switchLimits.words })
   words: string;
 
   @TextField(byRule)

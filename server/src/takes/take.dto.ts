@@ -33,28 +33,28 @@ export class BringTakeDto {
   @PatternField({ pattern: /^(?:mu|a)?$/, says: 'The law is mu or a.', optional: true })
   law?: 'mu' | 'a' | '';
 
-  @TextField({ name: 'What is heard', least: 0, most: longestText, optional: true })
+  @TextField({ name: 'What is heard', lines: true, least: 0, most: longestText, optional: true })
   text?: string;
 
   /** As JSON: what the recording says now, to know later whether it still does. */
-  @TextField({ name: 'What the recording says', least: 2, most: 40_000, optional: true })
+  @TextField({ name: 'What the recording says', lines: true, least: 2, most: 40_000, optional: true })
   says?: string;
 
   /** As JSON: what is done to it. */
-  @TextField({ name: 'What is done to the recording', least: 2, most: 40_000, optional: true })
+  @TextField({ name: 'What is done to the recording', lines: true, least: 2, most: 40_000, optional: true })
   recipe?: string;
 }
 
 export class PolishTakeDto {
-  @TextField({ name: 'What is done to the recording', least: 2, most: 40_000 })
+  @TextField({ name: 'What is done to the recording', lines: true, least: 2, most: 40_000 })
   recipe: string;
 }
 
 export class ChangeTakeDto {
-  @TextField({ name: 'What is heard', least: 0, most: longestText, optional: true })
+  @TextField({ name: 'What is heard', lines: true, least: 0, most: longestText, optional: true })
   text?: string;
 
-  @TextField({ name: 'What the recording says', least: 2, most: 40_000, optional: true })
+  @TextField({ name: 'What the recording says', lines: true, least: 2, most: 40_000, optional: true })
   says?: string;
 }
 

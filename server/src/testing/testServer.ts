@@ -5,10 +5,9 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Test } from '@nestjs/testing';
 import request from 'supertest';
-import { dress } from '../app';
+import { appOptions, dress } from '../app';
 import { AppModule } from '../app.module';
 import { Clock } from '../clock/clock';
-import { nestLog } from '../log/nestLog';
 import { Voice } from '../speech/voice';
 import { HandClock } from './handClock';
 import { ToneVoice } from './toneVoice';
@@ -27,6 +26,8 @@ export interface TestServer {
 interface Options {
   /** The data of an earlier server; without it there is none yet. */
   readonly dataDir?: string;
+  /** The built web application; none, unless a spec is about it. */
+  readonly webDir?: string;
   /** Whether words are really spoken, or stood in for by a tone, which is quick. */
   readonly voice?: 'tone' | 'spoken';
 }
@@ -40,13 +41,13 @@ export interface Answer {
 }
 
 /** The whole server on a real database of its own. */
-export async function testServer({ dataDir = newFolder(), voice = 'tone' }: Options = {}): Promise<TestServer> {
-  const config = { dataDir, webDir: null, port: 0 };
+export async function testServer({ dataDir = newFolder(), voice = 'tone', webDir }: Options = {}): Promise<TestServer> {
+  const config = { dataDir, webDir: webDir ?? null, port: 0 };
   const clock = new HandClock();
   const building = Test.createTestingModule({ imports: [AppModule.for(config)] });
   building.overrideProvider(Clock).useValue(clock);
   if (voice === 'tone') building.overrideProvider(Voice).useValue(new ToneVoice());
-  const app = (await building.compile()).createNestApplication<NestExpressApplication>({ logger: nestLog });
+  const app = (await building.compile()).createNestApplication<NestExpressApplication>(appOptions);
   dress(app, config);
   await app.init();
   return {

@@ -1,18 +1,9 @@
+import { momentLimits } from '@locutor/core/hours';
 import { keys, type Key } from '@locutor/core/line';
-import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsInt,
-  IsObject,
-  IsOptional,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
-import { ChoiceField, PatternField, TextField, WholeField } from '../problems/fields';
+import { ApiPropertyOptional } from '@nestjs/swagger';
+
+import { IsObject } from 'class-validator';
+import { ChoiceField, IfSent, PartField, PartsField, PatternField, TextField, WholeField } from '../problems/fields';
 import type { Which } from './scripts.service';
 
 const dayMs = 86_400_000;
@@ -46,10 +37,7 @@ export class StaffActDto {
 
 export class TrialDto {
   /** In ms since 1970. */
-  @IsInt({ message: 'The moment of the call must be in ms since 1970.' })
-  @Min(0)
-  @Max(8.64e15)
-  @ApiProperty({ type: 'integer', description: 'The moment of the call, in ms since 1970' })
+  @WholeField({ name: 'The moment of the call, in ms since 1970,', ...momentLimits })
   atMs: number;
 
   @PatternField({
@@ -58,21 +46,20 @@ export class TrialDto {
   })
   callerNumber: string;
 
-  @IsArray({ message: 'What the caller does must be a list.' })
-  @ArrayMaxSize(500, { message: 'A caller does at most 500 things.' })
-  @ValidateNested({ each: true })
-  @Type(() => CallerActDto)
-  @ApiProperty({ type: [CallerActDto] })
+  @PartsField({
+    of: CallerActDto,
+    says: 'What the caller does must be a list.',
+    most: 500,
+    tooMany: 'A caller does at most 500 things.',
+  })
   caller: CallerActDto[];
 
   /** What staff do who are not named. */
-  @ValidateNested()
-  @Type(() => StaffActDto)
-  @ApiProperty({ type: StaffActDto })
+  @PartField({ of: StaffActDto, says: 'What staff do is missing.' })
   staff: StaffActDto;
 
   /** What those do who are named, by the id of a person or contact, or by a number as +12075550161. */
-  @IsOptional()
+  @IfSent()
   @IsObject({ message: 'Named staff must be an object.' })
   @ApiPropertyOptional({ type: 'object', additionalProperties: { $ref: '#/components/schemas/StaffActDto' } })
   named?: Record<string, StaffActDto>;
@@ -82,11 +69,12 @@ export class TrialsDto {
   @ChoiceField({ of: ['draft', 'onAir'], says: 'Call the “draft” or what is “onAir”.' })
   of: Which;
 
-  @IsArray({ message: 'The trials are missing.' })
-  @ArrayMinSize(1, { message: 'There is no trial.' })
-  @ArrayMaxSize(mostTrials, { message: `At most ${mostTrials} trials at once.` })
-  @ValidateNested({ each: true })
-  @Type(() => TrialDto)
-  @ApiProperty({ type: [TrialDto] })
+  @PartsField({
+    of: TrialDto,
+    says: 'The trials are missing.',
+    tooFew: 'There is no trial.',
+    most: mostTrials,
+    tooMany: `At most ${mostTrials} trials at once.`,
+  })
   trials: TrialDto[];
 }

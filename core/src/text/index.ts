@@ -1,0 +1,1 @@
+export { plainName, plainText } from './plainText';
