@@ -49,7 +49,9 @@ beforeAll(async () => {
   const members = people.map(({ id }) => ({ personId: id, tier: 1 }));
   expect((await server.ask('post', '/api/groups', { name: 'Yard', extension: '300', members })).status).toBe(201);
   expect((await server.ask('post', '/api/queues', { name: 'Launches', extension: '301' })).status).toBe(201);
-  expect((await server.ask('post', '/api/greetings', { name: 'Snow', words: 'We are closed.', voice: 'slt' })).status).toBe(201);
+  expect(
+    (await server.ask('post', '/api/greetings', { name: 'Snow', words: 'We are closed.', voice: 'slt' })).status,
+  ).toBe(201);
   const scene = {
     ...{ reading: '2026-11-23T10:00', callerNumber: '+12075550178', staff: [], others: 'answers' },
     acts: [{ type: 'press', keys: '1' }],

@@ -2,7 +2,7 @@ import type { BoxId } from '../directory';
 import type { Key } from '../line';
 import { callLimits } from './limits';
 import { note, play, sayThen, setPhase, startTimer, stopPlaying, stopTimer, type Run } from './run';
-import type { MessageToHear } from './event';
+import type { MessageToHear, PinAnswer } from './event';
 import type { PlayItem } from './effect';
 import type { HearingMessages, Next, PinChecking, PinSpeaking, PinWaiting } from './state';
 import { lineItems, phrases } from './words';
@@ -39,23 +39,28 @@ export function checkPin(run: Run, { boxId, wrongPins }: Pick<PinSpeaking, 'boxI
   run.effects.push({ type: 'checkPin', boxId, pin });
 }
 
-/** The PIN was right, or wrong: asked for again, three times in all. */
-export function takePin(run: Run, phase: PinChecking, messages: readonly MessageToHear[] | null): Next | undefined {
-  const { boxId } = phase;
-  note(run, { type: 'pin', boxId, right: messages !== null });
+/** The PIN was right; or wrong: it is asked for again, three times in all, or not any more for a while. */
+export function takePin(run: Run, { boxId, ...phase }: PinChecking, answer: PinAnswer): Next | undefined {
+  const pausedMs = answer.type === 'paused' ? { pausedMs: answer.forMs } : {};
+  note(run, { type: 'pin', boxId, right: answer.type === 'right', ...pausedMs });
   const said = phrases(run);
-  if (messages) {
-    hear(run, messages, 0, said.messagesWaiting(messages.length));
-    return undefined;
+  switch (answer.type) {
+    case 'right':
+      hear(run, answer.messages, 0, said.messagesWaiting(answer.messages.length));
+      return undefined;
+    case 'paused': {
+      const minutes = Math.ceil(answer.forMs / 60_000);
+      sayThen(run, lineItems(run, said.pinPaused(minutes)), { type: 'end', reason: 'wrongPin' });
+      return undefined;
+    }
+    case 'wrong': {
+      const wrongPins = phase.wrongPins + 1;
+      const isEnough = wrongPins >= callLimits.mostAsks;
+      const next: Next = isEnough ? { type: 'end', reason: 'wrongPin' } : { type: 'pin', boxId, wrongPins };
+      sayThen(run, lineItems(run, said.wrongPin), next);
+      return undefined;
+    }
   }
-  const wrongPins = phase.wrongPins + 1;
-  const isEnough = wrongPins >= callLimits.mostAsks;
-  sayThen(
-    run,
-    lineItems(run, said.wrongPin),
-    isEnough ? { type: 'end', reason: 'wrongPin' } : { type: 'pin', boxId, wrongPins },
-  );
-  return undefined;
 }
 
 /** 1 goes on to the next message, 2 says it again, 3 deletes it, * ends. */

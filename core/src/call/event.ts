@@ -89,11 +89,12 @@ export interface MessageToHear {
   readonly audioId: string;
   readonly lengthMs: number;
 }
-/** The messages of a box, oldest first; null when the PIN is wrong. */
-export type PinChecked = Timed & {
-  readonly type: 'pinChecked';
-  readonly messages: readonly MessageToHear[] | null;
-};
+/** What comes of a PIN: the messages of its box, oldest first; or none, and for how long, in ms, nothing is tried any more. */
+export type PinAnswer =
+  | { readonly type: 'right'; readonly messages: readonly MessageToHear[] }
+  | { readonly type: 'wrong' }
+  | { readonly type: 'paused'; readonly forMs: number };
+export type PinChecked = Timed & { readonly type: 'pinChecked'; readonly answer: PinAnswer };
 /** Who talks to the caller has spoken to a colleague, who takes the call from now on. */
 export type StaffHandedOn = Timed & { readonly type: 'staffHandedOn'; readonly personId: PersonId };
 /** What was recorded with a desk phone and made good, as callers would hear it. */

@@ -1,6 +1,7 @@
 export { wordsFirst } from './wordsFirst';
 export { spokenFacts, withoutSwitch, type CallScript, type LineScript } from './script';
-export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, TransferTo } from './event';
+export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, PinAnswer, TransferTo } from './event';
+export { afterWrongPin, noTries, pauseLeft, triesForgottenAfterMs, type PinTries } from './pinTries';
 export type {
   AskToAccept,
   CallEffect,

@@ -106,7 +106,7 @@ function handle(run: Run, event: CallEvent): void {
       return handOn(run, event);
     case 'pinChecked':
       return run.state.phase.type === 'pinChecking'
-        ? goOn(run, takePin(run, run.state.phase, event.messages))
+        ? goOn(run, takePin(run, run.state.phase, event.answer))
         : undefined;
     case 'takeFinished':
       return endTake(run, event);

@@ -43,7 +43,8 @@ export type TranscriptEntry = { readonly atMs: number } & (
   | { readonly type: 'held'; readonly on: boolean }
   /** By whom; null for an outside number. */
   | { readonly type: 'transferred'; readonly to: TransferTo; readonly by: PersonId | null }
-  | { readonly type: 'pin'; readonly boxId: BoxId; readonly right: boolean }
+  /** For how long, in ms, no PIN of this caller is tried any more, after too many wrong ones. */
+  | { readonly type: 'pin'; readonly boxId: BoxId; readonly right: boolean; readonly pausedMs?: number }
   | { readonly type: 'heardMessage'; readonly messageId: string; readonly deleted: boolean }
   | { readonly type: 'greetingRecorded'; readonly name: string; readonly lengthMs: number; readonly kept: boolean }
   | { readonly type: 'handedOver'; readonly target: OutsideTarget }

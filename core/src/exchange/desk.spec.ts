@@ -210,7 +210,7 @@ describe('a desk phone', () => {
       audioId: messageId,
       lengthMs: 5000,
     }));
-    office.tell(own, { type: 'pinChecked', messages: heard });
+    office.tell(own, { type: 'pinChecked', answer: { type: 'right', messages: heard } });
     office.pass(60);
     const entries = office.transcript(own).filter(({ type }) => type === 'heardMessage');
     expect(entries).toHaveLength(2);
@@ -223,10 +223,23 @@ describe('a desk phone', () => {
       for (const key of ['9', '9', '9', '9', '#'] as const) {
         office.do({ type: 'staffPresses', personId: wendell.id, key });
       }
-      office.tell(own, { type: 'pinChecked', messages: null });
+      office.tell(own, { type: 'pinChecked', answer: { type: 'wrong' } });
       while (office.phase(own) === 'saying') office.pass(1);
     }
     expect(office.transcript(own).at(-1)).toMatchObject({ type: 'ended', reason: 'wrongPin' });
+  });
+
+  it('is told how long no PIN is tried after too many wrong ones, and let go', () => {
+    dials('*20');
+    for (const key of ['9', '9', '9', '9', '#'] as const) {
+      office.do({ type: 'staffPresses', personId: wendell.id, key });
+    }
+    office.tell(own, { type: 'pinChecked', answer: { type: 'paused', forMs: 61_000 } });
+    while (office.phase(own) === 'saying') office.pass(1);
+    const entries = office.transcript(own);
+    expect(entries).toContainEqual(expect.objectContaining({ type: 'pin', right: false, pausedMs: 61_000 }));
+    expect(entries).toContainEqual(expect.objectContaining({ text: 'Please try again in 2 minutes.' }));
+    expect(entries.at(-1)).toMatchObject({ type: 'ended', reason: 'wrongPin' });
   });
 
   it('that is rung for one call is not rung for another', () => {

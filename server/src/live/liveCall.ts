@@ -39,7 +39,7 @@ export interface CallDoors {
   readonly keepRecording: (call: LiveCallRun, take: Take) => void;
   readonly finishTake: (call: LiveCallRun, take: Take, recordingId: number) => void;
   readonly settleTake: (callId: CallId, takeId: TakeId, keep: boolean) => void;
-  readonly checkPin: (callId: CallId, boxId: BoxId, pin: string) => void;
+  readonly checkPin: (call: LiveCallRun, boxId: BoxId, pin: string) => void;
   readonly markMessage: (messageId: string, as: 'heard' | 'deleted') => void;
 }
 
@@ -142,7 +142,7 @@ export class LiveCallRun {
       case 'settleTake':
         return this.doors.settleTake(this.id, effect.takeId, effect.keep);
       case 'checkPin':
-        return this.doors.checkPin(this.id, effect.boxId, effect.pin);
+        return this.doors.checkPin(this, effect.boxId, effect.pin);
       case 'markMessage':
         return this.doors.markMessage(effect.messageId, effect.as);
       case 'hangUp':

@@ -8,6 +8,7 @@ import {
   type DirectTo,
   type FinishedTake,
   type MessageToHear,
+  type PinAnswer,
   type PhoneTake,
 } from '@locutor/core/call';
 import type { BoxId, PersonId } from '@locutor/core/directory';
@@ -521,7 +522,8 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       const asker = this.askers.get(id);
       if (asker) this.keep(() => asker.settle(of, keep));
     },
-    checkPin: (id, boxId, pin) => this.keep(() => this.openBox(id, boxId, pin)),
+    checkPin: ({ id, row }, boxId, pin) =>
+      this.keep(() => this.openBox(id, boxId, row.staffCaller ?? row.callerNumber, pin)),
     markMessage: (messageId, as) =>
       this.keep(() =>
         as === 'heard' ? this.messages.mark(messageId as never, true) : this.messages.remove(messageId as never),
@@ -538,10 +540,11 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.happenTo(id, { type: 'takeFinished', recordingId, take });
   }
 
-  private async openBox(id: CallId, boxId: BoxId, pin: string): Promise<void> {
-    const isRight = await this.pins.isRight(boxId, pin);
-    const messages = isRight ? (await this.messages.inBox(boxId)).map(toHear) : null;
-    this.happenTo(id, { type: 'pinChecked', messages });
+  private async openBox(id: CallId, boxId: BoxId, caller: string, pin: string): Promise<void> {
+    const tried = await this.pins.check(boxId, caller, pin);
+    const answer: PinAnswer =
+      tried.type === 'right' ? { type: 'right', messages: (await this.messages.inBox(boxId)).map(toHear) } : tried;
+    this.happenTo(id, { type: 'pinChecked', answer });
   }
 
   /** Work beside the calls that must be done before the server ends. */

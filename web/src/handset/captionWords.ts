@@ -80,7 +80,10 @@ export function captionOf(entry: TranscriptEntry, names: Names, to: keyof typeof
         ? `${names[entry.by] ?? 'A colleague'} transferred the call to ${directName(entry.to, names)}`
         : `Transferred to ${directName(entry.to, names)}`;
     case 'pin':
-      return entry.right ? `The PIN of ${names[entry.boxId] ?? 'the box'} is right` : 'That is not the PIN';
+      if (entry.right) return `The PIN of ${names[entry.boxId] ?? 'the box'} is right`;
+      return entry.pausedMs
+        ? `Too many wrong PINs of ${names[entry.boxId] ?? 'the box'}: none is tried for ${showLength(entry.pausedMs)}`
+        : 'That is not the PIN';
     case 'heardMessage':
       return entry.deleted ? 'The message was deleted' : 'The message was heard';
     case 'greetingRecorded':

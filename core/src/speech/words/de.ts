@@ -31,6 +31,8 @@ export const phrases: Phrases = {
   recorded: 'Dieses Gespräch wird aufgezeichnet.',
   enterPin: 'Geben Sie die PIN der Mailbox ein und drücken Sie Raute.',
   wrongPin: 'Diese PIN stimmt leider nicht.',
+  pinPaused: (minutes) =>
+    `Es wurde zu oft eine falsche PIN eingegeben. Bitte versuchen Sie es in ${minutes === 1 ? 'einer Minute' : `${minutes} Minuten`} wieder.`,
   messagesWaiting: (count) =>
     `Sie haben ${count === 0 ? 'keine Nachrichten' : count === 1 ? 'eine Nachricht' : `${count} Nachrichten`}.`,
   messageFrom: (count, number) => `Nachricht ${count}${number ? `, von ${number}` : ''}.`,

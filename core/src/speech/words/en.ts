@@ -30,6 +30,8 @@ export const phrases: Phrases = {
   recorded: 'This call is recorded.',
   enterPin: 'Enter the PIN of the box, then press pound.',
   wrongPin: 'Sorry, that PIN is not right.',
+  pinPaused: (minutes) =>
+    `There were too many wrong PINs. Please try again in ${minutes === 1 ? 'one minute' : `${minutes} minutes`}.`,
   messagesWaiting: (count) =>
     `You have ${count === 0 ? 'no messages' : count === 1 ? 'one message' : `${count} messages`}.`,
   messageFrom: (count, number) => `Message ${count}${number ? `, from ${number}` : ''}.`,

@@ -32,6 +32,8 @@ export const phrases: Phrases = {
   recorded: 'Esta llamada se graba.',
   enterPin: 'Marque el código del buzón y después pulse almohadilla.',
   wrongPin: 'Lo sentimos, ese código no es correcto.',
+  pinPaused: (minutes) =>
+    `Se ha marcado demasiadas veces un código incorrecto. Inténtelo de nuevo en ${minutes === 1 ? 'un minuto' : `${minutes} minutos`}.`,
   messagesWaiting: (count) =>
     count === 0 ? 'No tiene mensajes.' : `Tiene ${count === 1 ? 'un mensaje' : `${count} mensajes`}.`,
   messageFrom: (count, number) => `Mensaje ${count}${number ? `, de ${number}` : ''}.`,

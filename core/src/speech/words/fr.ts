@@ -33,6 +33,8 @@ export const phrases: Phrases = {
   recorded: 'Cet appel est enregistré.',
   enterPin: 'Composez le code de la boîte, puis appuyez sur dièse.',
   wrongPin: 'Désolé, ce code n’est pas le bon.',
+  pinPaused: (minutes) =>
+    `Trop de codes incorrects ont été composés. Réessayez dans ${minutes === 1 ? 'une minute' : `${minutes} minutes`}.`,
   messagesWaiting: (count) =>
     count === 0 ? 'Vous n’avez aucun message.' : `Vous avez ${count === 1 ? 'un message' : `${count} messages`}.`,
   messageFrom: (count, number) => `Message ${count}${number ? `, du ${number}` : ''}.`,

@@ -33,6 +33,8 @@ export interface Phrases {
   readonly recorded: string;
   readonly enterPin: string;
   readonly wrongPin: string;
+  /** After too many wrong ones none is tried for a while. */
+  readonly pinPaused: (minutes: number) => string;
   readonly messagesWaiting: (count: number) => string;
   /** Which message comes, and whose; the number is empty when it is not given. */
   readonly messageFrom: (count: number, number: string) => string;
