@@ -15,4 +15,4 @@ if (!existsSync(data)) {
   cpSync(makeDemoData(), part, { recursive: true });
   renameSync(part, data);
 }
-serve(data, '4141');
+serve(data, '4141', { LOCUTOR_LOG: 'warn' });

@@ -2,10 +2,13 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { root, webDir } from './setup.mjs';
 
-/** Starts the server on a data folder and stays with it; stopping this stops the server cleanly. */
-export function serve(dataDir, port) {
+/**
+ * Starts the server on a data folder and stays with it; stopping this stops the server cleanly. What is `usual` of its
+ * environment may be set otherwise.
+ */
+export function serve(dataDir, port, usual = {}) {
   const env = {
-    LOCUTOR_LOG: 'warn',
+    ...usual,
     ...process.env,
     LOCUTOR_DATA: dataDir,
     LOCUTOR_WEB: webDir,

@@ -31,6 +31,7 @@ import { SpeechModule } from './speech/speech.module';
 import { FolderHold } from './storage/folderHold';
 import { StorageModule } from './storage/storage.module';
 import { StartModule } from './start/start.module';
+import { SweepModule } from './sweep/sweep.module';
 import { SwitchesModule } from './switches/switches.module';
 import { TakesModule } from './takes/takes.module';
 import { TrialsModule } from './trials/trials.module';
@@ -80,6 +81,7 @@ export class AppModule {
         LiveModule,
         OutboxModule,
         SettingsModule,
+        SweepModule,
       ],
       controllers: [HealthController],
       providers: [

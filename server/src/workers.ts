@@ -6,6 +6,22 @@ interface Options {
   readonly idleMs?: number;
 }
 
+/** What workers have to do. */
+export interface WorkersState {
+  /** How many pieces of work wait for a thread. */
+  readonly waiting: number;
+  /** For how long the oldest piece has been worked on, in ms; 0 when there is none. */
+  readonly busyMs: number;
+}
+
+/** The state of several sets of workers together. */
+export function together(states: readonly WorkersState[]): WorkersState {
+  return {
+    waiting: states.reduce((sum, { waiting }) => sum + waiting, 0),
+    busyMs: Math.max(0, ...states.map(({ busyMs }) => busyMs)),
+  };
+}
+
 /**
  * Worker threads that all run one file. They start with the first task and end when idle.
  *
@@ -15,6 +31,8 @@ interface Options {
 export class Workers<Task, Done> {
   private readonly pool: Piscina<Task, Done>;
   private readonly ready = new Set<unknown>();
+  /** When each piece of work was asked for, the oldest first. */
+  private readonly underWay = new Set<{ readonly sinceMs: number }>();
 
   /** @param filename the worker's file, compiled */
   constructor(filename: string, { maxThreads = 1, idleMs = 60_000 }: Options = {}) {
@@ -25,11 +43,22 @@ export class Workers<Task, Done> {
   }
 
   /** @throws AbortError when the signal gives the task up. */
-  run(
+  async run(
     task: Task,
     { signal = null, transfer = [] }: { signal?: AbortSignal | null; transfer?: Transfer } = {},
   ): Promise<Done> {
-    return this.pool.run(task, { signal, transferList: [...transfer] });
+    const work = { sinceMs: performance.now() };
+    this.underWay.add(work);
+    try {
+      return await this.pool.run(task, { signal, transferList: [...transfer] });
+    } finally {
+      this.underWay.delete(work);
+    }
+  }
+
+  state(): WorkersState {
+    const [oldest] = this.underWay;
+    return { waiting: this.pool.queueSize, busyMs: oldest ? Math.round(performance.now() - oldest.sinceMs) : 0 };
   }
 
   /** Ends all threads, and with them what they are doing. */

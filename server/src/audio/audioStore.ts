@@ -1,8 +1,19 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, open, rename, rm, stat } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { createHash } from 'node:crypto';
+import { readdir, readFile, rm, stat, utimes } from 'node:fs/promises';
+import { join } from 'node:path';
 import { Injectable } from '@nestjs/common';
-import type { AudioId } from './audioId';
+import { notOnDisk } from '../problems/problem';
+import { partEnding, writeWhole } from '../storage/writeWhole';
+import { isAudioId, type AudioId } from './audioId';
+
+export interface StoredFile {
+  readonly path: string;
+  /** None where the file is none of the store's, such as one that was being written. */
+  readonly id: AudioId | null;
+  readonly bytes: number;
+  /** When it was last kept, in ms since 1970. */
+  readonly keptAt: number;
+}
 
 /** Audio as files beside the database, each named by its content, so that the same sound is kept once. */
 @Injectable()
@@ -13,17 +24,13 @@ export class AudioStore {
   async keep(file: Uint8Array): Promise<AudioId> {
     const id = createHash('sha256').update(file).digest('hex') as AudioId;
     const path = this.pathOf(id);
-    if (await this.has(id)) return id;
-    await mkdir(dirname(path), { recursive: true });
-    const part = `${path}.${randomUUID()}.part`;
-    const handle = await open(part, 'wx', 0o600);
-    try {
-      await handle.writeFile(file);
-      await handle.sync();
-    } finally {
-      await handle.close();
-    }
-    await rename(part, path);
+    const now = new Date();
+    // A sound that is kept again is not swept before the row that names it is written.
+    const isThere = await utimes(path, now, now).then(
+      () => true,
+      () => false,
+    );
+    if (!isThere) await writeWhole(path, file);
     return id;
   }
 
@@ -34,11 +41,35 @@ export class AudioStore {
     );
   }
 
-  async remove(id: AudioId): Promise<void> {
-    await rm(this.pathOf(id), { force: true });
+  /** @throws Problem 404 with its path where the file is gone. */
+  async read(id: AudioId): Promise<Buffer> {
+    return readFile(this.pathOf(id)).catch((error: unknown) => {
+      throw (error as NodeJS.ErrnoException).code === 'ENOENT' ? notOnDisk('The sound', this.pathOf(id)) : error;
+    });
   }
 
   pathOf(id: AudioId): string {
     return join(this.folder, id.slice(0, 2), `${id}.wav`);
   }
+
+  /** Every file there is, folder by folder. */
+  async *files(): AsyncGenerator<StoredFile> {
+    for (const part of await namesIn(this.folder)) {
+      for (const name of await namesIn(join(this.folder, part))) {
+        const path = join(this.folder, part, name);
+        const found = await stat(path).catch(() => null);
+        const id = name.replace(/\.wav$/, '');
+        if (found?.isFile()) yield { path, id: isAudioId(id) ? id : null, bytes: found.size, keptAt: found.mtimeMs };
+      }
+    }
+  }
+
+  /** Removes what a killed server was writing; only before anything is written. */
+  async removeParts(): Promise<void> {
+    for await (const { path } of this.files()) if (path.endsWith(partEnding)) await rm(path, { force: true });
+  }
+}
+
+async function namesIn(folder: string): Promise<string[]> {
+  return readdir(folder).catch(() => []);
 }

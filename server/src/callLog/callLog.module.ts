@@ -3,15 +3,12 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { CallEntity } from './call.entity';
 import { CallLog } from './callLog.service';
 import { CallsController } from './calls.controller';
-import { OutboxModule } from '../outbox/outbox.module';
-import { SettingsModule } from '../settings/settings.module';
 import { CallsService } from './calls.service';
-import { RetentionService } from './retention.service';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([CallEntity]), OutboxModule, SettingsModule],
+  imports: [TypeOrmModule.forFeature([CallEntity])],
   controllers: [CallsController],
-  providers: [CallLog, CallsService, RetentionService],
+  providers: [CallLog, CallsService],
   exports: [CallLog, CallsService],
 })
 export class CallLogModule {}

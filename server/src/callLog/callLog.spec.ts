@@ -1,3 +1,4 @@
+import { utimesSync } from 'node:fs';
 import type { CallId } from '@locutor/core/exchange';
 import { callId } from '@locutor/core/exchange';
 import { lineId, type LineId } from '@locutor/core/line';
@@ -8,7 +9,7 @@ import { AudioStore } from '../audio/audioStore';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import type { CallEntity } from './call.entity';
 import { CallLog } from './callLog.service';
-import { RetentionService } from './retention.service';
+import { SweepService } from '../sweep/sweep.service';
 
 let server: TestServer;
 let main: LineId;
@@ -122,7 +123,9 @@ describe('the call log', () => {
     );
     const { body: settings } = await server.ask('get', '/api/settings');
     await server.ask('patch', '/api/settings', { revision: settings.revision, keepCallsDays: 30 });
-    await server.app.get(RetentionService).sweep();
+    const long = new Date(Date.now() - 3 * dayMs);
+    for await (const { path } of audio.files()) utimesSync(path, long, long);
+    await server.app.get(SweepService).sweep();
     expect(await found('')).toEqual(['call:young']);
     expect([await audio.has(old), await audio.has(young)]).toEqual([false, true]);
   });

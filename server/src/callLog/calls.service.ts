@@ -3,8 +3,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import type { CallId } from '@locutor/core/exchange';
 import type { LineId, Names } from '@locutor/core/line';
 import type { CallToWrite } from '@locutor/core/traffic';
-import { AudioStore } from '../audio/audioStore';
-import { IsNull, LessThan, MoreThanOrEqual, Not, Repository, type SelectQueryBuilder } from 'typeorm';
+import { MoreThanOrEqual, Repository, type SelectQueryBuilder } from 'typeorm';
 import { notFound } from '../problems/problem';
 import { CallEntity } from './call.entity';
 import { CallLog } from './callLog.service';
@@ -35,7 +34,6 @@ export class CallsService implements OnModuleDestroy {
   constructor(
     @InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>,
     private readonly log: CallLog,
-    private readonly audio: AudioStore,
   ) {}
 
   /** Newest first, a page at a time, without their transcripts. */
@@ -78,13 +76,8 @@ export class CallsService implements OnModuleDestroy {
     return rows.map(({ startedAt }) => startedAt);
   }
 
-  /** Forgets calls that began before a moment, and what was recorded of them. */
+  /** Forgets calls that began before a moment; what was recorded of them is swept. */
   async forgetBefore(ms: number): Promise<void> {
-    const recorded = await this.calls.find({
-      where: { startedAt: LessThan(ms), recordingId: Not(IsNull()) },
-      select: { id: true, recordingId: true },
-    });
-    for (const { recordingId } of recorded) if (recordingId) await this.audio.remove(recordingId);
     await this.calls.createQueryBuilder().delete().where('startedAt < :ms AND endedAt IS NOT NULL', { ms }).execute();
   }
 

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { Body, Controller, Get, HttpCode, Injectable, Module, Param, Post } from '@nestjs/common';
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
 import { keys, longestLabel, longestWords, type Key, type TakeId } from '@locutor/core/line';
@@ -67,7 +66,7 @@ export class ListeningService {
   async listen(id: TakeId, expected: Listened): Promise<Heard> {
     if (!this.isThere) throw conflict('No speech recogniser is installed, so that nothing can be listened to.');
     const { recordingId } = await this.takes.get(id);
-    const wavs = await this.sounds.forListening(await readFile(this.audio.pathOf(recordingId)));
+    const wavs = await this.sounds.forListening(await this.audio.read(recordingId));
     const times = await this.recogniser.listen(wavs, grammarOf(expected));
     const heard = times.map((lines) => heardOptions(lines, expected));
     return { options: compareHeard(heard, expected), lines: times[0] ?? [] };

@@ -31,7 +31,7 @@ import { PresencesService } from './presences.service';
     TrialsModule,
   ],
   controllers: [LiveController, PhoneTakesController],
-  exports: [LiveLine],
+  exports: [LiveLine, HeardService],
   providers: [LiveLine, LiveGateway, LiveScripts, HeardService, PhoneTakesService, PresencesService],
 })
 export class LiveModule {}

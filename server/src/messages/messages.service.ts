@@ -17,6 +17,7 @@ import { IsNull, Not, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
 import { Clock } from '../clock/clock';
 import { BoxesService } from '../boxes/boxes.service';
+import { OutboxItemEntity } from '../outbox/outboxItem.entity';
 import { OutboxService } from '../outbox/outbox.service';
 import { invalid, notFound } from '../problems/problem';
 import { newId } from '../rows/newId';
@@ -60,10 +61,8 @@ export class MessagesService {
   async forwardToBox(id: MessageId, boxId: BoxId): Promise<MessageEntity> {
     const { callerNumber, leftAt, lengthMs: ms, audioId, trial, silent, words } = await this.get(id);
     const box = await this.boxes.get(boxId);
-    const copy = newId(messageId);
-    const row = { id: copy, boxId, callerNumber, leftAt, trial, lengthMs: ms, audioId, silent, words };
-    await this.messages.insert({ ...row, heard: false, deletedAt: null, tell: box.tell });
-    return this.told(copy);
+    const copy = { id: newId(messageId), boxId, callerNumber, leftAt, trial, lengthMs: ms, audioId, silent, words };
+    return this.add({ ...copy, tell: box.tell });
   }
 
   async forwardToPerson(id: MessageId, personId: PersonId): Promise<MessageEntity> {
@@ -72,10 +71,16 @@ export class MessagesService {
     return message;
   }
 
-  /** Tells those who are to be told of a new message; of a trial, or one into which nobody spoke, nobody is. */
-  private async told(id: MessageId): Promise<MessageEntity> {
-    const message = await this.get(id);
-    if (!message.trial && !message.silent) await this.outbox.tell(message, await this.boxName(message));
+  /** Keeps a message with what tells of it, both or neither; of a trial, or one into which nobody spoke, nobody is told. */
+  private async add(row: Omit<MessageEntity, 'heard' | 'deletedAt'>): Promise<MessageEntity> {
+    const message = { ...row, heard: false, deletedAt: null };
+    const isTold = !message.trial && !message.silent;
+    const items = isTold ? await this.outbox.write(message, await this.boxName(message), message.tell) : [];
+    await this.messages.manager.transaction(async (rows) => {
+      await rows.insert(MessageEntity, message);
+      for (const item of items) await rows.insert(OutboxItemEntity, item);
+    });
+    this.outbox.sendSoon();
     return message;
   }
 
@@ -90,9 +95,8 @@ export class MessagesService {
     if (lengthMs(sound.value) > longestMs)
       throw invalid([{ at: 'audio', says: 'The message is longer than 10 minutes.' }]);
     const onPhone = resample(sound.value, phoneRateHz);
-    const id = newId(messageId);
-    await this.messages.insert({
-      id,
+    return this.add({
+      id: newId(messageId),
       boxId,
       callerNumber,
       trial: trial === 'true',
@@ -100,22 +104,17 @@ export class MessagesService {
       lengthMs: lengthMs(onPhone),
       audioId: await this.audio.keep(writeMuLawWav(onPhone)),
       tell: tell === undefined ? box.tell : readTell(tell),
-      heard: false,
       silent: isSilent(onPhone),
       words: '',
-      deletedAt: null,
     });
-    return this.told(id);
   }
 
   /** Keeps a message that was spoken on the live line. */
   async keep(left: LeftMessage, sound: Pcm): Promise<MessageEntity> {
-    const id = newId(messageId);
     const audioId = await this.audio.keep(writeMuLawWav(sound));
     const silent = left.words === '' && isSilent(sound);
-    const kept = { id, audioId, lengthMs: lengthMs(sound), heard: false, silent, deletedAt: null, trial: false };
-    await this.messages.insert({ ...kept, ...left, tell: [...left.tell] });
-    return this.told(id);
+    const kept = { id: newId(messageId), audioId, lengthMs: lengthMs(sound), silent, trial: false };
+    return this.add({ ...kept, ...left, tell: [...left.tell] });
   }
 
   /** What is to be heard in a box by phone: what was not heard yet, oldest first; then the rest. */

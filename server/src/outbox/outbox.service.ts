@@ -1,4 +1,4 @@
-import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { readdir, readFile, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -8,12 +8,13 @@ import { LessThanOrEqual, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
 import { Clock, type Stop } from '../clock/clock';
 import { dataFolder } from '../storage/dataFolder';
+import { writeWhole } from '../storage/writeWhole';
 import { unawaited } from '../log/enclosed';
 import { log } from '../log/log';
 import { LinesService } from '../lines/lines.service';
 import type { MessageEntity } from '../messages/message.entity';
 import { PeopleService } from '../people/people.service';
-import { conflict, notFound } from '../problems/problem';
+import { conflict, notFound, notOnDisk } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { SettingsService } from '../settings/settings.service';
 import { sendMail, writeMail } from './mail';
@@ -70,20 +71,28 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
   async eml(id: OutboxItemId): Promise<Buffer> {
     const item = await this.items.findOneBy({ id });
     if (item?.kind !== 'email') throw notFound('That e-mail');
-    return readFile(this.pathOf(id));
+    return this.fileOf(id);
   }
 
-  /** Tells people of a message, each as the box or the step says; who cannot be told that way is passed over. */
-  async tell(message: MessageEntity, boxName: string, told: readonly Tell[] = message.tell): Promise<void> {
-    if (told.length === 0) return;
+  /**
+   * Writes what tells people of a message, each as the box or the step says; who cannot be told that way is passed over. It is
+   * sent once its rows are kept, with the message: `sendSoon`.
+   */
+  async write(message: MessageEntity, boxName: string, told: readonly Tell[]): Promise<OutboxItemEntity[]> {
+    if (told.length === 0) return [];
     const people = new Map((await this.people.list()).map((person) => [person.id, person]));
     const [line] = await this.lines.list();
     const timeZone = line?.timeZone ?? 'UTC';
+    const written: OutboxItemEntity[] = [];
     for (const { personId, by } of told) {
       const person = people.get(personId);
       const address = by === 'text' ? person?.mobile : person?.email;
-      if (person && address) await this.add({ person, by, message, boxName, timeZone });
+      if (person && address) written.push(await this.writeOne({ person, by, message, boxName, timeZone }));
     }
+    return written;
+  }
+
+  sendSoon(): void {
     unawaited('sending what waits in the Outbox', this.sendDue());
   }
 
@@ -91,7 +100,10 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
   async forward(message: MessageEntity, boxName: string, personId: PersonId): Promise<void> {
     const person = await this.people.get(personId);
     if (!person.email) throw conflict(`${person.name} has no e-mail address. Type one in the Directory.`);
-    await this.tell(message, boxName, [{ personId, by: 'emailWithAudio' }]);
+    for (const item of await this.write(message, boxName, [{ personId, by: 'emailWithAudio' }])) {
+      await this.items.insert(item);
+    }
+    this.sendSoon();
   }
 
   /** Tries again at once what failed or waits. */
@@ -115,7 +127,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
     return this.sending;
   }
 
-  private async add(note: Note): Promise<void> {
+  private async writeOne(note: Note): Promise<OutboxItemEntity> {
     const { person, by, message } = note;
     const { mailHost, mailFrom } = await this.settings.get();
     const id = newId(outId);
@@ -123,7 +135,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
     const words = wordsOf(note);
     const hasAudio = by === 'emailWithAudio';
     if (isMail) {
-      const content = hasAudio ? await readFile(this.audio.pathOf(message.audioId)) : undefined;
+      const content = hasAudio ? await this.audio.read(message.audioId) : undefined;
       const raw = await writeMail({
         from: mailFrom,
         to: { name: person.name, address: person.email },
@@ -131,11 +143,10 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
         date: new Date(this.clock.now()),
         ...(content ? { audio: { name: 'message.wav', content } } : {}),
       });
-      await mkdir(this.folder, { recursive: true, mode: 0o700 });
-      await writeFile(this.pathOf(id), raw, { mode: 0o600 });
+      await writeWhole(this.pathOf(id), raw);
     }
     const isWaiting = isMail && mailHost !== '';
-    await this.items.insert({
+    return {
       id,
       kind: isMail ? 'email' : 'text',
       to: isMail ? person.email : person.mobile,
@@ -150,7 +161,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
       problem: '',
       nextTryAt: isWaiting ? this.clock.now() : null,
       sentAt: null,
-    });
+    };
   }
 
   private async send(item: OutboxItemEntity): Promise<void> {
@@ -159,7 +170,7 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
     const password = await this.settings.mailPassword();
     const server = { host: mailHost, port: mailPort, secure: mailSecure, user: mailUser, password };
     try {
-      await sendMail(server, { from: mailFrom, to: item.to }, await readFile(this.pathOf(id)));
+      await sendMail(server, { from: mailFrom, to: item.to }, await this.fileOf(id));
       await this.items.update(
         { id },
         { state: 'sent', sentAt: this.clock.now(), problem: '', nextTryAt: null, attempts: attempts + 1 },
@@ -179,6 +190,23 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
       await rm(this.pathOf(id), { force: true });
       await this.items.delete({ id });
     }
+  }
+
+  /** Removes files that no row names, such as of a message whose row could not be kept. */
+  async removeUnnamed(before: number): Promise<void> {
+    const named = new Set((await this.items.find({ select: { id: true } })).map(({ id }) => this.pathOf(id)));
+    for (const name of await readdir(this.folder).catch(() => [])) {
+      const path = join(this.folder, name);
+      const found = await stat(path).catch(() => null);
+      if (found && found.mtimeMs < before && !named.has(path)) await rm(path, { force: true });
+    }
+  }
+
+  /** @throws Problem 404 with its path where the file is gone. */
+  private fileOf(id: OutboxItemId): Promise<Buffer> {
+    return readFile(this.pathOf(id)).catch((error: unknown) => {
+      throw (error as NodeJS.ErrnoException).code === 'ENOENT' ? notOnDisk('The e-mail', this.pathOf(id)) : error;
+    });
   }
 
   private pathOf(id: OutboxItemId): string {

@@ -39,6 +39,15 @@ function problem(type: string, title: string, status: number, detail: string, mo
 export const notFound = (what: string): Problem =>
   problem('not-found', 'Not there', 404, `${what} is not there any more. Perhaps it was deleted in another window.`);
 
+/** A row is there, and its file is not. */
+export const notOnDisk = (what: string, path: string): Problem =>
+  problem(
+    'not-on-disk',
+    'Not there',
+    404,
+    `${what} is missing on the disk: ${path}. Put it back from a copy of the data folder.`,
+  );
+
 export const stale = (what: string, revision: number): Problem =>
   problem(
     'stale',

@@ -41,6 +41,15 @@ export class ChangeSettingsDto {
   @WholeField({ name: 'How many days calls are kept', least: 1, most: 3650, optional: true })
   keepCallsDays?: number;
 
+  @WholeField({ name: 'How many days deleted things are kept', least: 1, most: 3650, optional: true })
+  keepDeletedDays?: number;
+
+  @WholeField({ name: 'How many days spoken sentences are kept', least: 1, most: 3650, optional: true })
+  keepSpokenDays?: number;
+
+  @WholeField({ name: 'How many megabytes of spoken sentences are kept', least: 10, most: 100_000, optional: true })
+  mostSpokenMegabytes?: number;
+
   @ChoiceField({ of: holdMusicIds, says: 'That is not a piece of hold music that is shipped.', optional: true })
   holdMusic?: HoldMusicId;
 }

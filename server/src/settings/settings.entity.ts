@@ -1,7 +1,7 @@
 import { usualHoldMusic, type HoldMusicId } from '@locutor/core/line';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** How mail is sent, and how long calls are kept: one row for the whole business. */
+/** How mail is sent, and how long things are kept: one row for the whole business. */
 @Entity('settings')
 export class SettingsEntity {
   @PrimaryColumn('text')
@@ -32,6 +32,17 @@ export class SettingsEntity {
   /** Calls and what was recorded of them are forgotten after so many days. */
   @Column('integer')
   keepCallsDays: number;
+
+  /** Deleted messages and recordings can be had back for so many days. */
+  @Column('integer', { default: 30 })
+  keepDeletedDays: number;
+
+  /** Sentences that a voice has spoken are kept so long after they were last heard, and at most so much of them. */
+  @Column('integer', { default: 90 })
+  keepSpokenDays: number;
+
+  @Column('integer', { default: 500 })
+  mostSpokenMegabytes: number;
 
   /** What is played to those who wait or are on hold. */
   @Column('text', { default: usualHoldMusic })

@@ -17,6 +17,9 @@ const usual = {
   mailPassword: '',
   mailFrom: 'voicemail@locutor.example',
   keepCallsDays: 365,
+  keepDeletedDays: 30,
+  keepSpokenDays: 90,
+  mostSpokenMegabytes: 500,
   holdMusic: usualHoldMusic,
   revision: 1,
 } as const;

@@ -2,7 +2,7 @@ import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { G711Law, PolishStage, Recipe, SoundFileProblem } from '@locutor/core/audio';
 import type { Result } from '@locutor/core/result';
-import { Workers } from '../workers';
+import { Workers, type WorkersState } from '../workers';
 import type { Brought, DownloadKind, Ready, SoundTask } from './soundTask';
 
 /** How a caller of long work hears of it and ends it. */
@@ -18,6 +18,10 @@ export class SoundsService implements OnModuleDestroy {
 
   async onModuleDestroy(): Promise<void> {
     await this.workers.end();
+  }
+
+  state(): WorkersState {
+    return this.workers.state();
   }
 
   /** Reads a file and makes it good. @throws AbortError when it is given up. */

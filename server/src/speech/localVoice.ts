@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { languageOf, type VoiceId } from '@locutor/core/line';
-import { Workers } from '../workers';
+import { together, Workers, type WorkersState } from '../workers';
 import { Voice, type Spoken, type VoiceTask } from './voice';
 
 /** Flite for English and eSpeak NG for other languages, both as WebAssembly in worker threads. */
@@ -12,6 +12,10 @@ export class LocalVoice extends Voice implements OnModuleDestroy {
 
   speak(voice: VoiceId, text: string): Promise<Spoken> {
     return (languageOf(voice) === 'en' ? this.english : this.others).run({ voice, text });
+  }
+
+  state(): WorkersState {
+    return together([this.english.state(), this.others.state()]);
   }
 
   async onModuleDestroy(): Promise<void> {

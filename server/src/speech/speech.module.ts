@@ -11,6 +11,6 @@ import { Voice } from './voice';
   imports: [DictionaryModule, TypeOrmModule.forFeature([SpokenSentenceEntity])],
   controllers: [SpeechController],
   providers: [SpeechService, { provide: Voice, useClass: LocalVoice }],
-  exports: [SpeechService],
+  exports: [SpeechService, Voice],
 })
 export class SpeechModule {}

@@ -5,6 +5,7 @@ import { respell } from '@locutor/core/speech';
 import { Repository } from 'typeorm';
 import type { AudioId } from '../audio/audioId';
 import { AudioStore } from '../audio/audioStore';
+import { Clock } from '../clock/clock';
 import { DictionaryService } from '../dictionary/dictionary.module';
 import { SpokenSentenceEntity } from './spokenSentence.entity';
 import { Voice } from './voice';
@@ -15,7 +16,9 @@ export interface SpokenSentence {
   readonly lengthMs: number;
 }
 
-/** Speaks sentences by the dictionary, each only once: by voice and words as spoken they are kept for good. */
+const noteUseEveryMs = 86_400_000;
+
+/** Speaks sentences by the dictionary, each only once: by voice and words as spoken they are kept while they are heard. */
 @Injectable()
 export class SpeechService {
   private readonly underWay = new Map<string, Promise<SpokenSentence>>();
@@ -25,6 +28,7 @@ export class SpeechService {
     private readonly audio: AudioStore,
     private readonly voice: Voice,
     private readonly dictionary: DictionaryService,
+    private readonly clock: Clock,
   ) {}
 
   async speakAll(voice: VoiceId, texts: readonly string[]): Promise<SpokenSentence[]> {
@@ -35,7 +39,11 @@ export class SpeechService {
 
   private async speak(voice: VoiceId, text: string): Promise<SpokenSentence> {
     const known = await this.spoken.findOneBy({ voice, text });
-    if (known && (await this.audio.has(known.audioId))) return sentence(known);
+    if (known && (await this.audio.has(known.audioId))) {
+      const now = this.clock.now();
+      if (now - known.usedAt > noteUseEveryMs) await this.spoken.update({ voice, text }, { usedAt: now });
+      return sentence(known);
+    }
     const key = `${voice} ${text}`;
     const running = this.underWay.get(key) ?? this.speakNow(voice, text).finally(() => this.underWay.delete(key));
     this.underWay.set(key, running);
@@ -44,7 +52,7 @@ export class SpeechService {
 
   private async speakNow(voice: VoiceId, text: string): Promise<SpokenSentence> {
     const { wav, lengthMs } = await this.voice.speak(voice, text);
-    const row = { voice, text, audioId: await this.audio.keep(wav), lengthMs };
+    const row = { voice, text, audioId: await this.audio.keep(wav), lengthMs, usedAt: this.clock.now() };
     await this.spoken.upsert(row, ['voice', 'text']);
     return sentence(row);
   }

@@ -16,4 +16,8 @@ export class SpokenSentenceEntity {
 
   @Column('integer')
   lengthMs: number;
+
+  /** When it was last asked for, in ms since 1970, to within a day. */
+  @Column('integer', { default: 0 })
+  usedAt: number;
 }

@@ -1,3 +1,4 @@
+import type { WorkersState } from '../workers';
 import type { VoiceId } from '@locutor/core/line';
 
 export interface Spoken {
@@ -15,4 +16,7 @@ export interface VoiceTask {
 /** Speech synthesis: one sentence to phone-ready audio. The shipped one runs locally; others may stand in for it. */
 export abstract class Voice {
   abstract speak(voice: VoiceId, sentence: string): Promise<Spoken>;
+
+  /** What it has to do at this moment. */
+  abstract state(): WorkersState;
 }

@@ -2,6 +2,7 @@ import { Global, Inject, Module, type DynamicModule, type OnApplicationShutdown 
 import type { Config } from '../config';
 import { dataFolder } from './dataFolder';
 import { FolderHold } from './folderHold';
+import { StorageController } from './storage.controller';
 import { withStorage } from './storageTrouble';
 
 /** The folder with all that is kept: held by this server, from before its database is opened until it is closed. */
@@ -13,6 +14,7 @@ export class StorageModule implements OnApplicationShutdown {
   static for({ dataDir }: Config): DynamicModule {
     return {
       module: StorageModule,
+      controllers: [StorageController],
       providers: [
         { provide: dataFolder, useValue: dataDir },
         { provide: FolderHold, useFactory: () => withStorage(dataDir, () => FolderHold.take(dataDir)) },

@@ -18,7 +18,6 @@ import { ApiConsumes, ApiProduces, ApiTags } from '@nestjs/swagger';
 import { largestSoundBytes, lookAtFile } from '@locutor/core/audio';
 import type { TakeId } from '@locutor/core/line';
 import type { Request, Response } from 'express';
-import { readFile } from 'node:fs/promises';
 import { AudioStore } from '../audio/audioStore';
 import { answerInStages, stagesType } from '../problems/answerInStages';
 import { invalid } from '../problems/problem';
@@ -100,7 +99,7 @@ export class TakesController {
   @ApiProduces('application/octet-stream')
   async original(@Param('id') id: TakeId, @Res() response: Response): Promise<void> {
     const { originalId, fileName } = await this.takes.get(id);
-    const file = await readFile(this.audio.pathOf(originalId));
+    const file = await this.audio.read(originalId);
     const look = lookAtFile(file, fileName);
     const kind = look.type === 'sound' ? look.kind : 'raw';
     send(response, file, fileName || `recording.${kind}`, 'application/octet-stream');

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import {
@@ -11,8 +10,8 @@ import {
 } from '@locutor/core/audio';
 import { takeId, type RecordedTake, type TakeId, type TakeSays } from '@locutor/core/line';
 import { In, IsNull, Repository } from 'typeorm';
-import type { AudioId } from '../audio/audioId';
 import { AudioStore } from '../audio/audioStore';
+import { Clock } from '../clock/clock';
 import { invalid, notFound, Problem } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { SoundsService, type Progress } from '../sounds/sounds.service';
@@ -31,6 +30,7 @@ export class TakesService {
     @InjectRepository(TakeEntity) private readonly takes: Repository<TakeEntity>,
     private readonly audio: AudioStore,
     private readonly sounds: SoundsService,
+    private readonly clock: Clock,
   ) {}
 
   /** The takes of a place, or all, the newest first. */
@@ -97,7 +97,7 @@ export class TakesService {
 
   async remove(id: TakeId): Promise<void> {
     await this.get(id);
-    await this.takes.update({ id }, { deletedAt: Date.now() });
+    await this.takes.update({ id }, { deletedAt: this.clock.now() });
   }
 
   async restore(id: TakeId): Promise<TakeEntity> {
@@ -107,11 +107,11 @@ export class TakesService {
 
   async write(id: TakeId, as: DownloadKind): Promise<Uint8Array> {
     const { recordingId, recipe } = await this.get(id);
-    return this.sounds.write(await this.soundOf(recordingId), recipe, as);
+    return this.sounds.write(await this.audio.read(recordingId), recipe, as);
   }
 
   private async polished(take: TakeEntity, recipe: Recipe, progress: Progress): Promise<Made> {
-    const ready = await this.sounds.polish(await this.soundOf(take.recordingId), recipe, progress);
+    const ready = await this.sounds.polish(await this.audio.read(take.recordingId), recipe, progress);
     if (ready.made.after.lengthMs === 0) {
       throw invalid([{ at: 'recipe', says: 'Nothing is left of the recording. Leave some of it in.' }]);
     }
@@ -122,10 +122,6 @@ export class TakesService {
     const { before, after } = made;
     const faults = soundFaults({ ...before, lengthMs: after.lengthMs });
     return { audioId: await this.audio.keep(phone), lengthMs: after.lengthMs, made, faults };
-  }
-
-  private soundOf(id: AudioId): Promise<Buffer> {
-    return readFile(this.audio.pathOf(id));
   }
 }
 

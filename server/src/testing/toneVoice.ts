@@ -2,11 +2,16 @@ import { createHash } from 'node:crypto';
 import { phoneRateHz, writeMuLawWav } from '@locutor/core/audio';
 import type { VoiceId } from '@locutor/core/line';
 import { Voice, type Spoken } from '../speech/voice';
+import type { WorkersState } from '../workers';
 
 const lengthMs = 300;
 
 /** Says everything as a short tone of its own, at once: for specs in which it does not matter how words sound. */
 export class ToneVoice extends Voice {
+  state(): WorkersState {
+    return { waiting: 0, busyMs: 0 };
+  }
+
   speak(voice: VoiceId, text: string): Promise<Spoken> {
     const pitch = createHash('sha256').update(`${voice} ${text}`).digest().readUInt16BE();
     const hz = 300 + (pitch / 0xffff) * 1000;

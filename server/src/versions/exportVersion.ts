@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { strToU8, zipSync } from 'fflate';
 import { attendantJsonSchema, type Line } from '@locutor/core/line';
 import type { AudioStore } from '../audio/audioStore';
@@ -18,7 +17,7 @@ export async function exportVersion(line: Line, version: WholeVersion, audio: Au
     'attendant.schema.json': strToU8(JSON.stringify(attendantJsonSchema(), null, 2)),
   };
   for (const take of version.takes) {
-    files[`audio/${take.id.replace(':', '-')}.wav`] = await readFile(audio.pathOf(take.audioId as AudioId));
+    files[`audio/${take.id.replace(':', '-')}.wav`] = await audio.read(take.audioId as AudioId);
   }
   // Recordings are compressed already.
   return zipSync(files, { level: 6 });

@@ -151,7 +151,19 @@ export interface Settings extends Revised {
   readonly mailUser: string;
   readonly mailFrom: string;
   readonly keepCallsDays: number;
+  readonly keepDeletedDays: number;
+  readonly keepSpokenDays: number;
+  readonly mostSpokenMegabytes: number;
   readonly holdMusic: HoldMusicId;
+}
+
+/** What is kept, and what room there is for more. */
+export interface Storage {
+  readonly folder: string;
+  readonly freeBytes: number;
+  readonly isLow: boolean;
+  readonly spokenSentences: number;
+  readonly spokenBytes: number;
 }
 
 export interface SpokenSentence {
@@ -191,6 +203,7 @@ export const useDeletedMessages = (wanted: boolean) =>
   useSWR<readonly Message[]>(wanted ? '/api/messages?deleted=true' : null, api);
 export const useOutbox = () => useSWR<readonly OutboxItem[]>('/api/outbox', api);
 export const useSettings = () => useSWR<Settings>('/api/settings', api);
+export const useStorage = () => useSWR<Storage>('/api/storage', api, { refreshInterval: 60_000 });
 export const useCall = (id: string) => useSWR<WholeCall>(`/api/calls/${id}`, api);
 export const useCalls = (wanted: CallsWanted) =>
   useSWR<{ readonly calls: readonly LoggedCall[]; readonly inAll: number }>(

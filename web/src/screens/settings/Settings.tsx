@@ -1,8 +1,9 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { longestEmail } from '@locutor/core/directory';
 import { useState, type ReactNode } from 'react';
-import { useSettings, type Settings as Kept } from '../../api/resources';
+import { useSettings, useStorage, type Settings as Kept } from '../../api/resources';
 import { api, wordsOf } from '../../api/client';
+import { showBytes } from '../../parts/bytes';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone, tellProblem } from '../../parts/notices';
@@ -81,7 +82,56 @@ function Fields({ kept }: { readonly kept: Kept }) {
           days.
         </Text>
       </Section>
+      <Section title="Recordings and messages">
+        <Text>
+          What was deleted can be had back for{' '}
+          <InlineNumber
+            label="Days that deleted messages and recordings are kept"
+            value={row.keepDeletedDays}
+            least={1}
+            most={3650}
+            step={10}
+            onChange={(keepDeletedDays) => set({ keepDeletedDays })}
+          />{' '}
+          days; after that its sound is gone from the disk.
+        </Text>
+        <Text mt="1">
+          Sentences that a voice has spoken are kept for{' '}
+          <InlineNumber
+            label="Days that spoken sentences are kept"
+            value={row.keepSpokenDays}
+            least={1}
+            most={3650}
+            step={10}
+            onChange={(keepSpokenDays) => set({ keepSpokenDays })}
+          />{' '}
+          days after they were last heard, and at most{' '}
+          <InlineNumber
+            label="Megabytes of spoken sentences that are kept"
+            value={row.mostSpokenMegabytes}
+            least={10}
+            most={100_000}
+            step={100}
+            onChange={(mostSpokenMegabytes) => set({ mostSpokenMegabytes })}
+          />{' '}
+          MB of them. They are spoken again when they are needed.
+        </Text>
+        <Room />
+      </Section>
     </>
+  );
+}
+
+/** What is kept now, and what room there is for more. */
+function Room() {
+  const { data } = useStorage();
+  if (!data) return null;
+  const { folder, freeBytes, isLow, spokenSentences, spokenBytes } = data;
+  return (
+    <Text color={isLow ? undefined : 'quiet'} fontWeight={isLow ? '600' : undefined} mt="2" overflowWrap="anywhere">
+      {spokenSentences.toLocaleString('en')} spoken sentences take {showBytes(spokenBytes)}. The disk with {folder} has{' '}
+      {showBytes(freeBytes)} left{isLow ? ': make room on it.' : '.'}
+    </Text>
   );
 }
 

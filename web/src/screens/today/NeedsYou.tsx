@@ -3,11 +3,12 @@ import { describeFinding } from '@locutor/core/proof';
 import { describeOutOfStep } from '@locutor/core/speech';
 import { ChevronRight } from 'lucide-react';
 import { Link } from 'react-router';
-import { useMessages, usePlanned } from '../../api/resources';
+import { useMessages, usePlanned, useStorage } from '../../api/resources';
 import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
 import { useFaults, useOpenFindings } from '../../draft/useFindings';
+import { showBytes } from '../../parts/bytes';
 import { showWhen } from '../../parts/time';
 import { useSpokenThings } from '../greetings/spokenThings';
 import { useNow } from '../../parts/useNow';
@@ -66,7 +67,12 @@ function useNeeds(): readonly Need[] {
   const differences = useAirDifferences();
   const unheard = useMessages().data?.filter((message) => !message.heard).length ?? 0;
   const things = useSpokenThings();
+  const storage = useStorage().data;
   const needs: Need[] = [];
+  if (storage?.isLow) {
+    const says = `Little room is left on the disk: ${showBytes(storage.freeBytes)}. Messages and recordings need it.`;
+    needs.push({ says, does: 'See what is kept', to: '/settings' });
+  }
   if (unheard > 0) {
     const says = unheard === 1 ? 'One message was not heard yet.' : `${unheard} messages were not heard yet.`;
     needs.push({ says, does: 'Listen', to: '/messages' });
