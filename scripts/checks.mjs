@@ -1,4 +1,4 @@
-import { check, program } from './steps.mjs';
+import { check, command, program } from './steps.mjs';
 
 /** Where tools keep what they found, so that an unchanged file is not read again. */
 const cache = (name) => `node_modules/.cache/${name}`;
@@ -42,6 +42,11 @@ export const checks = [
     name: 'Unused exports and files',
     after: ['Build'],
     run: (output) => check(program(output, 'knip', ['--no-config-hints'])),
+  },
+  {
+    name: 'Licences',
+    after: ['Packages'],
+    run: (output) => check(command(output, process.execPath, ['scripts/licences.mjs', '--check'])),
   },
   {
     name: 'Import circles',

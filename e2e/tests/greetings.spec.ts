@@ -105,6 +105,28 @@ test('a microphone that is refused is said in plain words', async ({ page, serve
   await expect(page.getByRole('alert')).toContainText('does not let Locutor use the microphone', { timeout: 10_000 });
 });
 
+test('AAC, as telephones record, is read by the browser, and what it cannot read is refused in words', async ({
+  page,
+  server,
+}) => {
+  await newGreeting(page, server.url);
+  const file = (name: string, cut?: number) => ({
+    ...{ name, mimeType: 'audio/mp4' },
+    buffer: readFileSync(join(sounds, name)).subarray(0, cut),
+  });
+  await panel(page)
+    .locator('input[type=file]')
+    .setInputFiles([file('tone.m4a'), file('tone.aac'), { ...file('six.m4a', 3000), name: 'cut.m4a' }]);
+  await expect(panel(page).getByRole('alert')).toContainText('“cut.m4a” was cut off');
+  const list = panel(page).getByRole('list', { name: 'All recordings of this' });
+  await expect(list.getByRole('listitem')).toHaveCount(2);
+  await expect(list.getByText('tone.wav')).toHaveCount(2);
+  await panel(page)
+    .locator('input[type=file]')
+    .setInputFiles([file('alac.m4a')]);
+  await expect(panel(page).getByRole('alert')).toContainText('that this browser does not read');
+});
+
 test('files are brought, several at once; what is no sound is said and the rest is taken', async ({ page, server }) => {
   await newGreeting(page, server.url);
   const notes = { name: 'notes.mp3', mimeType: 'audio/mpeg', buffer: Buffer.from('Dear callers') };

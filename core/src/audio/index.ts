@@ -33,6 +33,7 @@ export {
 export { waveformOf, type Waveform } from './waveform';
 export { readWav, readWavSound, writeG711Wav, writeMuLawWav, writeWav } from './wav';
 export { readAuSound, writeAu } from './au';
+export { readAiffSound } from './aiff';
 export { lookAtFile, type FileLook, type SoundFileKind } from './fileKind';
 export { lookOutside } from './wholeness';
 export { largestSoundBytes, longestSoundMs, type SoundFileProblem } from './soundFileProblem';

@@ -10,7 +10,9 @@ export type SoundFileProblem =
   | { readonly type: 'tooLong'; readonly mostMs: number }
   | { readonly type: 'tooLarge'; readonly mostBytes: number }
   /** Bare G.711 has no header that says which law it is. */
-  | { readonly type: 'whichLaw' };
+  | { readonly type: 'whichLaw' }
+  /** AAC and Apple Lossless are decoded by browsers, and by nothing that is shipped here. */
+  | { readonly type: 'browserOnly' };
 
 export const longestSoundMs = 600_000;
 export const largestSoundBytes = 50 * 1024 * 1024;

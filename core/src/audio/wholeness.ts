@@ -24,7 +24,7 @@ export function lookOutside(file: Uint8Array, kind: SoundFileKind): Outside {
     case 'mp3':
       return { ...silent, isCutOff: !endsWithWholeFrame(file, mp3FrameLength) };
     case 'aac':
-      return { ...silent, isCutOff: !endsWithWholeFrame(file, adtsFrameLength) };
+      return { ...silent, isCutOff: !endsWithWholeFrame(file, adtsFrameLength), statedMs: adtsMs(file) };
     case 'aiff':
       return { ...silent, isCutOff: uint32(file, 4) + 8 > file.length };
     case 'flac':
@@ -111,6 +111,9 @@ function endsOggStream(file: Uint8Array): boolean {
 
 const bitratesOf1 = [0, 32, 40, 48, 56, 64, 80, 96, 112, 128, 160, 192, 224, 256, 320];
 const bitratesOf2 = [0, 8, 16, 24, 32, 40, 48, 56, 64, 80, 96, 112, 128, 144, 160];
+const adtsRatesHz = [
+  96_000, 88_200, 64_000, 48_000, 44_100, 32_000, 24_000, 22_050, 16_000, 12_000, 11_025, 8000, 7350,
+];
 const ratesHz = [44_100, 48_000, 32_000];
 
 /** Frames one after the other; tags may follow the last one. */
@@ -130,6 +133,20 @@ function adtsFrameLength(file: Uint8Array, at: number): number | undefined {
   if (one !== 0xff || (two & 0xf6) !== 0xf0) return undefined;
   const length = ((four & 3) << 11) | (five << 3) | (six >> 5);
   return length >= 7 ? length : undefined;
+}
+
+/** Each frame holds 1,024 samples, at one of the rates that the header numbers. */
+function adtsMs(file: Uint8Array): number | null {
+  const start = id3Length(file);
+  const rateHz = adtsRatesHz[((file[start + 2] ?? 0) >> 2) & 15];
+  if (!rateHz) return null;
+  let frames = 0;
+  for (let at = start; ; frames += 1) {
+    const length = adtsFrameLength(file, at);
+    if (length === undefined) break;
+    at += length;
+  }
+  return ((frames * 1024) / rateHz) * 1000;
 }
 
 /** Layer III (ISO 11172-3): the length follows from bit rate and sampling rate. */

@@ -4,24 +4,17 @@ import {
   lookOutside,
   longestSoundMs,
   mixDown,
+  readAiffSound,
   readAuSound,
   readWavSound,
   type G711Law,
   type Pcm,
-  type SoundFileKind,
   type SoundFileProblem,
 } from '@locutor/core/audio';
 import { right, wrong, type Result } from '@locutor/core/result';
-
-/** What of the package is used here: it decodes piece by piece, so that a small file cannot fill the memory. */
-interface Piece {
-  readonly channelData: readonly Float32Array[];
-  readonly sampleRate: number;
-}
-type Decode = (source: AsyncIterable<Uint8Array>, format: string) => AsyncGenerator<Piece>;
+import { decodePieces, type CompressedKind } from './decoders';
 
 const bareRateHz = 8000;
-const pieceBytes = 32 * 1024;
 /** Decoders begin and end a little beside what a file says. */
 const slackMs = 250;
 
@@ -38,40 +31,51 @@ export async function decodeSound(
     const meant = law ?? look.law;
     return meant ? inLimits({ samples: decodeG711(file, meant), rateHz: bareRateHz }) : wrong({ type: 'whichLaw' });
   }
-  if (look.kind === 'wav' || look.kind === 'au') {
-    const read = look.kind === 'wav' ? readWavSound : readAuSound;
-    const sound = read(file, { wholeOnly: true });
-    return sound.ok ? inLimits(mixDown(sound.value)) : sound;
+  switch (look.kind) {
+    case 'wav':
+    case 'au':
+    case 'aiff': {
+      const sound = readers[look.kind](file);
+      return sound.ok ? inLimits(mixDown(sound.value)) : sound;
+    }
+    case 'm4a':
+    case 'aac':
+      return wrong({ type: 'browserOnly' });
+    default:
+      return decodeCompressed(file, look.kind);
   }
-  return decodeCompressed(file, look.kind);
 }
 
-async function decodeCompressed(file: Uint8Array, kind: SoundFileKind): Promise<Result<Pcm, SoundFileProblem>> {
+const readers = {
+  wav: (file: Uint8Array) => readWavSound(file, { wholeOnly: true }),
+  au: (file: Uint8Array) => readAuSound(file, { wholeOnly: true }),
+  aiff: readAiffSound,
+} as const;
+
+async function decodeCompressed(file: Uint8Array, kind: CompressedKind): Promise<Result<Pcm, SoundFileProblem>> {
   const { isCutOff, isEncrypted, statedMs } = lookOutside(file, kind);
   if (isEncrypted) return wrong({ type: 'encrypted' });
   if (isCutOff) return wrong({ type: 'cutOff' });
-  if (statedMs !== null && statedMs > longestSoundMs + slackMs)
-    return wrong({ type: 'tooLong', mostMs: longestSoundMs });
+  const tooLong = wrong({ type: 'tooLong', mostMs: longestSoundMs } as const);
+  if (statedMs !== null && statedMs > longestSoundMs + slackMs) return tooLong;
   let sound: Pcm | 'tooLong';
   try {
-    sound = await decodePieces(file, formatOf(file, kind));
+    sound = await decodeWhole(file, kind);
   } catch {
     return wrong({ type: 'broken' });
   }
-  if (sound === 'tooLong') return wrong({ type: 'tooLong', mostMs: longestSoundMs });
+  if (sound === 'tooLong') return tooLong;
   const ms = (sound.samples.length / sound.rateHz) * 1000;
   if (kind === 'flac' && statedMs !== null && ms < statedMs - slackMs) return wrong({ type: 'cutOff' });
   return inLimits(sound);
 }
 
-async function decodePieces(file: Uint8Array, format: string): Promise<Pcm | 'tooLong'> {
-  const { default: decode } = (await import('audio-decode' as string)) as { default: Decode };
+async function decodeWhole(file: Uint8Array, kind: CompressedKind): Promise<Pcm | 'tooLong'> {
   const pieces: Float32Array[] = [];
   let [length, rateHz] = [0, 0];
-  for await (const { channelData, sampleRate } of decode(inPieces(file), format)) {
-    if (!channelData[0]?.length) continue;
-    rateHz = sampleRate;
-    const { samples } = mixDown({ channels: channelData, rateHz });
+  for await (const { channels, rateHz: pieceHz } of decodePieces(file, kind)) {
+    rateHz = pieceHz;
+    const { samples } = mixDown({ channels, rateHz });
     pieces.push(samples);
     length += samples.length;
     if (length / rateHz > (longestSoundMs + slackMs) / 1000) return 'tooLong';
@@ -83,16 +87,6 @@ async function decodePieces(file: Uint8Array, format: string): Promise<Pcm | 'to
     at += piece.length;
   }
   return { samples, rateHz: rateHz || bareRateHz };
-}
-
-async function* inPieces(file: Uint8Array): AsyncIterable<Uint8Array> {
-  for (let at = 0; at < file.length; at += pieceBytes) yield file.subarray(at, at + pieceBytes);
-}
-
-/** Ogg holds Opus or Vorbis; its first page tells. */
-function formatOf(file: Uint8Array, kind: SoundFileKind): string {
-  if (kind !== 'ogg') return kind;
-  return Buffer.from(file.subarray(0, 64)).includes('OpusHead') ? 'opus' : 'oga';
 }
 
 function inLimits(pcm: Pcm): Result<Pcm, SoundFileProblem> {

@@ -69,18 +69,23 @@ async function soundOf(path: string): Promise<Buffer> {
 const count = async (): Promise<number> => (await ask('get', '/api/takes')).body.length as number;
 
 describe('bringing a sound file', () => {
-  it.each(readdirSync(sounds))('takes %s, makes it as loud as everything, and keeps it as it came', async (name) => {
-    const { status, body } = await bring(fixture(name), name);
-    expect(status).toBe(201);
-    expect(body).toMatchObject({ fileName: name, source: 'file', faults: [] });
-    expect(body.lengthMs).toBeGreaterThan(550);
-    expect(body.lengthMs).toBeLessThan(720);
-    expect(body.made.after.lufs).toBeCloseTo(-20, 0);
-    const heard = readWav(await soundOf(`/api/audio/${body.audioId}`));
-    expect(heard.ok && heard.value.rateHz).toBe(8000);
-    expect(heard.ok && levelDb(heard.value)).toBeGreaterThan(-26);
-    expect((await soundOf(`/api/takes/${body.id}/original`)).equals(fixture(name))).toBe(true);
-  });
+  const isForBrowsers = (name: string) => /\.(m4a|aac)$/.test(name);
+
+  it.each(readdirSync(sounds).filter((name) => !isForBrowsers(name)))(
+    'takes %s, makes it as loud as everything, and keeps it as it came',
+    async (name) => {
+      const { status, body } = await bring(fixture(name), name);
+      expect(status).toBe(201);
+      expect(body).toMatchObject({ fileName: name, source: 'file', faults: [] });
+      expect(body.lengthMs).toBeGreaterThan(550);
+      expect(body.lengthMs).toBeLessThan(720);
+      expect(body.made.after.lufs).toBeCloseTo(-20, 0);
+      const heard = readWav(await soundOf(`/api/audio/${body.audioId}`));
+      expect(heard.ok && heard.value.rateHz).toBe(8000);
+      expect(heard.ok && levelDb(heard.value)).toBeGreaterThan(-26);
+      expect((await soundOf(`/api/takes/${body.id}/original`)).equals(fixture(name))).toBe(true);
+    },
+  );
 
   it.each([
     ['empty.wav', new Uint8Array(0), 'is empty'],
@@ -89,12 +94,11 @@ describe('bringing a sound file', () => {
     ['cut.wav', writeWav(tone(1)).subarray(0, 9000), 'was cut off'],
     ['head.wav', writeWav(tone(1)).subarray(0, 30), 'was cut off'],
     ['cut.mp3', fixture('tone.mp3').subarray(0, 2000), 'was cut off'],
-    ['cut.m4a', fixture('tone.m4a').subarray(0, 3000), 'was cut off'],
-    ['cut.aac', fixture('tone.aac').subarray(0, 2000), 'was cut off'],
+    ['tone.m4a', fixture('tone.m4a'), 'is in a coding (AAC or Apple Lossless) that this browser does not read'],
+    ['tone.aac', fixture('tone.aac'), 'is in a coding (AAC'],
     ['cut.ogg', fixture('tone.ogg').subarray(0, 3900), 'was cut off'],
     ['cut.opus', fixture('tone.opus').subarray(0, 2000), 'was cut off'],
     ['cut.flac', fixture('tone.flac').subarray(0, 7000), 'was cut off'],
-    ['bought.m4a', encrypted(fixture('tone.m4a')), 'is encrypted'],
     ['nothing.wav', writeWav({ samples: new Float32Array(0), rateHz: 8000 }), 'has no sound in it'],
     ['odd.wav', withTag(writeWav(tone(1)), 85), 'is a WAV file in a coding that cannot be read here'],
     ['long.wav', silentWav(601), 'is longer than 10 minutes'],
@@ -264,13 +268,6 @@ describe('how words are said', () => {
     expect((await ask('put', '/api/dictionary', { revision: 2, words: [{ ...words[0], said: '' }] })).status).toBe(422);
   });
 });
-
-/** The entry of the track renamed as rights management does. */
-function encrypted(file: Buffer): Buffer {
-  const locked = Buffer.from(file);
-  locked.write('enca', locked.indexOf('stsd') + 16, 'latin1');
-  return locked;
-}
 
 /** So many seconds of silence in mu-law; to code them sample by sample would take long. */
 function silentWav(seconds: number): Uint8Array {

@@ -12,6 +12,7 @@ import { PhoneRecorder } from './PhoneRecorder';
 import { Recorder } from './Recorder';
 import { TakeEditor } from './TakeEditor';
 import { TakeList } from './TakeList';
+import { sendable } from './browserSound';
 import { asksLaw, bringTake, type Work } from './upload';
 import { takesPath, useTakes, type KeptTake } from './useTakes';
 
@@ -199,7 +200,9 @@ function useBringing(of: Of, onTake: (take: KeptTake) => Promise<void>) {
   };
   const bringFile = async (file: File): Promise<void> => {
     try {
-      await one(file, file.name, 'file');
+      setState({ type: 'working', says: `${file.name}: Reading` });
+      const sent = await sendable(file);
+      await one(sent, sent.name, 'file');
     } catch (error) {
       if (asksLaw(error)) {
         setAsked(file);

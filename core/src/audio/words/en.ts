@@ -24,6 +24,8 @@ export function describeSoundFileProblem(problem: SoundFileProblem, name: string
       return `${file} is longer than ${problem.mostMs / 60_000} minutes. Shorten it, then bring it here.`;
     case 'tooLarge':
       return `${file} is larger than ${Math.round(problem.mostBytes / 1024 / 1024)} MB. Save it as MP3 or FLAC, then bring it here.`;
+    case 'browserOnly':
+      return `${file} is in a coding (AAC or Apple Lossless) that this browser does not read. Save it as WAV, FLAC or MP3, then bring it here.`;
     case 'whichLaw':
       return `${file} is bare telephone sound and does not say in which law. In North America and Japan it is mu-law, elsewhere A-law.`;
   }
