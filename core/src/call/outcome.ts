@@ -21,9 +21,10 @@ export type Outcome = (typeof outcomes)[number];
 export function outcomeOf(transcript: readonly TranscriptEntry[]): Outcome | null {
   const end = transcript.findLast((entry) => entry.type === 'ended');
   if (end?.type !== 'ended') return null;
-  if (end.reason === 'cut') return 'cut';
+  const hasMessage = transcript.some((entry) => entry.type === 'message' && entry.kept);
+  if (end.reason === 'cut') return hasMessage ? 'message' : 'cut';
   if (transcript.some(({ type }) => type === 'answered')) return 'answered';
-  if (transcript.some((entry) => entry.type === 'message' && entry.kept)) return 'message';
+  if (hasMessage) return 'message';
   if (transcript.some((entry) => entry.type === 'greetingRecorded' && entry.kept)) return 'greetingRecorded';
   const left = transcript.findLast((entry) => entry.type === 'leftQueue');
   if (left?.type === 'leftQueue' && left.why === 'hungUp') return 'gaveUpWaiting';

@@ -56,8 +56,8 @@ function boardCall(
   const seen = seenCall(exchange, call.id, cameByOf);
   if (!seen) return [];
   const { phase, lineId } = call.state;
-  const target = phase.type === 'ringing' || phase.type === 'accepting' ? phase.ring.target : null;
-  const partner = phase.type === 'connected' || phase.type === 'onHold' ? phase.target : null;
+  const outside = outsidePhoneOf(call);
+  const isTalking = phase.type === 'connected' || phase.type === 'onHold';
   const isQueued = phase.type === 'queuing' || phase.type === 'inQueue';
   return [
     {
@@ -65,9 +65,9 @@ function boardCall(
       lineId: lineId ?? call.script.lineId,
       phase: phase.type,
       queueId: isQueued ? phase.queueId : null,
-      rung: target?.type === 'outside' ? [...rung, target] : rung,
+      rung: outside && !isTalking ? [...rung, outside] : rung,
       talkingTo: call.talkingTo,
-      outside: partner?.type === 'outside' ? partner : null,
+      outside: isTalking ? outside : null,
     },
   ];
 }
@@ -81,4 +81,18 @@ function rungByCall({ staff, queues }: Exchange): ReadonlyMap<CallId, readonly R
     if (callId) rung.set(callId, [...(rung.get(callId) ?? []), doing.phone]);
   }
   return rung;
+}
+
+/** The outside phone that a call rings, is accepted on or talks to, and nobody's desk stands for; null where there is none. */
+export function outsidePhoneOf({ state: { phase } }: Pick<LiveCall, 'state'>): RungPhone | null {
+  switch (phase.type) {
+    case 'ringing':
+    case 'accepting':
+      return phase.ring.target.type === 'outside' ? phase.ring.target : null;
+    case 'connected':
+    case 'onHold':
+      return phase.target.type === 'outside' ? phase.target : null;
+    default:
+      return null;
+  }
 }

@@ -16,7 +16,8 @@ export type HeardItem =
   | { readonly type: 'sentence'; readonly audioId: string | null; readonly ms: number; readonly pauseMs: number }
   | { readonly type: 'audio'; readonly audioId: string; readonly ms: number }
   | { readonly type: 'beep'; readonly ms: number }
-  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldMusicId };
+  /** Hold music goes on where this caller heard it last: so many ms into the piece, which begins again at its end. */
+  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldMusicId; readonly fromMs: number };
 
 /** How long something is heard in all, in ms. */
 export function heardMs(items: readonly HeardItem[]): number {

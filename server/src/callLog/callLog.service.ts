@@ -67,11 +67,11 @@ export class CallLog {
     return this.calls.findOneBy({ id });
   }
 
-  /** Calls that were going on when the server was killed are over: they were cut off. */
-  async endCut(): Promise<number> {
+  /** Calls that were going on when the server was killed are over: they were cut off, when it was last known to run. */
+  async endCut(aliveMs: number): Promise<number> {
     const left = await this.calls.findBy({ endedAt: IsNull() });
     for (const call of left) {
-      const atMs = call.transcript.at(-1)?.atMs ?? call.startedAt;
+      const atMs = Math.max(aliveMs, call.transcript.at(-1)?.atMs ?? call.startedAt);
       const transcript: TranscriptEntry[] = [...call.transcript, { type: 'ended', atMs, reason: 'cut' }];
       await this.calls.update({ id: call.id }, { transcript, endedAt: atMs, outcome: outcomeOf(transcript) } as never);
     }

@@ -38,7 +38,14 @@ export class DeskSocket {
     this.show();
   }
 
+  /** Whoever was deleted has no phone any more. */
+  private dismiss(): void {
+    this.line.happen({ type: 'staffHangsUp', personId: this.personId });
+    this.socket.close('They are not in the directory any more.');
+  }
+
   private show(): void {
+    if (this.line.hasWorld && !this.line.isPerson(this.personId)) return this.dismiss();
     const view = this.line.deskView(this.personId);
     const text = JSON.stringify(view);
     if (!view || text === this.shown) return;
@@ -48,6 +55,7 @@ export class DeskSocket {
 
   private hear(said: DeskSays | undefined): void {
     const { line, personId } = this;
+    if (!line.isPerson(personId)) return this.dismiss();
     switch (said?.type) {
       case 'answer':
         return line.happen({ type: 'staffAnswers', personId });

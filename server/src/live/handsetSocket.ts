@@ -1,6 +1,6 @@
 import type { WebSocket } from 'ws';
 import { anonymousCaller, readPhoneNumber } from '@locutor/core/directory';
-import type { HandsetSays } from '@locutor/core/exchange';
+import type { CallId, HandsetSays } from '@locutor/core/exchange';
 import type { Clock } from '../clock/clock';
 import { unawaited } from '../log/enclosed';
 import type { LiveCallRun } from './liveCall';
@@ -26,7 +26,7 @@ export class HandsetSocket {
     socket: WebSocket,
     private readonly line: LiveLine,
     private readonly scripts: LiveScripts,
-    private readonly clock: Clock,
+    clock: Clock,
   ) {
     this.socket = new Socket(socket, clock, {
       onText: (text) => this.hear(readHandset(text)),
@@ -41,11 +41,8 @@ export class HandsetSocket {
     switch (said?.type) {
       case 'dial':
         return unawaited('a dialled call', this.dial(said.number, said.callerNumber));
-      case 'resume': {
-        this.run = this.line.resume(said.callId, said.token, this.ear) ?? null;
-        if (!this.run) this.socket.send({ type: 'refused', says: 'That call is over.' });
-        return;
-      }
+      case 'resume':
+        return unawaited('a call that is gone on with', this.resume(said.callId, said.token));
       case 'key':
         return this.happen({ type: 'keyPressed', key: said.key });
       case 'speak':
@@ -57,8 +54,20 @@ export class HandsetSocket {
     }
   }
 
+  /** A handset that is in a call stays in it, whatever else it asks for. */
+  private async resume(callId: CallId, token: string): Promise<void> {
+    if (this.isDialling || this.isInCall()) return;
+    const run = this.line.resume(callId, token, this.ear);
+    if (run) this.run = run;
+    else this.socket.send({ type: 'refused', says: await this.line.whatBecameOf(callId) });
+  }
+
+  private isInCall(): boolean {
+    return this.run !== null && this.line.isOn(this.run.id);
+  }
+
   private async dial(number: string, callerNumber: string): Promise<void> {
-    if (this.isDialling || (this.run && this.line.isOn(this.run.id))) return;
+    if (this.isDialling || this.isInCall()) return;
     this.isDialling = true;
     try {
       const country = await this.scripts.country();
@@ -85,9 +94,6 @@ export class HandsetSocket {
   private leave(): void {
     const { run } = this;
     if (!run || run.ear !== this.ear) return;
-    run.ear = null;
-    this.clock.after(graceMs, () => {
-      if (!run.ear) this.line.happenTo(run.id, { type: 'callerHungUp' });
-    });
+    run.loseEar(graceMs);
   }
 }

@@ -56,6 +56,7 @@ export class HeardService implements OnModuleDestroy {
       case 'beep':
         return { type: 'beep', ms: itemMs(item) };
       case 'music':
+        return { ...item, fromMs: 0 };
       case 'audio':
         return item;
       case 'sentence': {

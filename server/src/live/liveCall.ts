@@ -49,6 +49,12 @@ export interface CallerEar {
   readonly sendVoice: (frame: Uint8Array) => void;
 }
 
+/** Who answered, as the log names them: a person, a contact, or a number; null while nobody has. */
+export function answeredIn(transcript: readonly TranscriptEntry[]): string | null {
+  const phone = answeredBy(transcript);
+  return phone && (phone.type === 'person' ? phone.personId : (phone.contactId ?? phone.number));
+}
+
 interface Playing {
   readonly playId: number;
   readonly first: number;
@@ -56,7 +62,6 @@ interface Playing {
   readonly beganMs: number;
 }
 
-const logEveryMs = 2000;
 /** What somebody does who presses keys for hours is not written down for ever. */
 const mostEntries = 4000;
 
@@ -74,7 +79,12 @@ export class LiveCallRun {
   /** Where in the transcript the message began that is being spoken. */
   private messageFrom = 0;
   private messageFor: { boxId: BoxId; tell: readonly Tell[] } | null = null;
-  private loggedMs = 0;
+  /** Whether something happened since it was last written down. */
+  private isUnlogged = false;
+  /** How much hold music the caller has heard: it goes on there. */
+  private musicMs = 0;
+  /** Stops the time that a handset which is gone has to come back. */
+  private stopGrace: Stop = () => undefined;
   /** When each sentence of the transcript began to be heard; Infinity where it was cut before. */
   private readonly heardAt = new Map<number, number>();
 
@@ -100,7 +110,8 @@ export class LiveCallRun {
     if (entries.length > 0) {
       this.transcript.push(...entries);
       this.ear?.send({ type: 'entries', entries });
-      this.log(false);
+      this.isUnlogged = true;
+      if (first === 0) this.log(false);
     }
     switch (effect.type) {
       case 'play':
@@ -112,7 +123,7 @@ export class LiveCallRun {
       case 'stopPlaying':
         this.cancel(`p${effect.playId}`);
         for (const [index, ms] of this.heardAt) if (ms > atMs) this.heardAt.set(index, Infinity);
-        if (this.playing?.playId === effect.playId) this.playing = null;
+        if (this.playing?.playId === effect.playId) this.endPlaying();
         return this.ear?.send({ type: 'stop', playId: effect.playId });
       case 'ring':
       case 'ringGroup':
@@ -185,6 +196,7 @@ export class LiveCallRun {
 
   /** A handset is told which call it has. */
   greet(ear: CallerEar, unheard: readonly number[] = []): void {
+    this.stopGrace();
     this.ear = ear;
     ear.send({ type: 'call', callId: this.id, token: this.token, lineName: this.lineName, unheard });
   }
@@ -207,7 +219,8 @@ export class LiveCallRun {
     this.stopRingback();
     const name = `p${playId}`;
     const askedMs = this.clock.elapsedMs();
-    const begin = (heard: readonly HeardItem[]): void => {
+    const begin = (ready: readonly HeardItem[]): void => {
+      const heard = this.goingOn(ready);
       this.noteHeard(heard, first, atMs + Math.round(this.clock.elapsedMs() - askedMs));
       this.playing = { playId, first, items: heard, beganMs: this.clock.elapsedMs() };
       this.ear?.send({ type: 'play', playId, items: heard, first, fromMs: 0 });
@@ -239,11 +252,13 @@ export class LiveCallRun {
 
   /** The transcript as the log keeps it: what was heard, each sentence when it was. */
   private heardTranscript(): TranscriptEntry[] {
-    return this.transcript.flatMap((entry, index): TranscriptEntry[] => {
+    const heard = this.transcript.flatMap((entry, index): TranscriptEntry[] => {
       if (entry.type !== 'said') return [entry];
       const atMs = this.heardAt.get(index) ?? entry.atMs;
       return atMs === Infinity ? [] : [{ ...entry, atMs }];
     });
+    // A sentence is heard later than a key that is pressed during the one before it; of the same moment the order stays.
+    return heard.sort((one, other) => one.atMs - other.atMs);
   }
 
   private ringBack(items: readonly PlayItem[]): void {
@@ -300,32 +315,70 @@ export class LiveCallRun {
     this.log(true);
     for (const stop of this.timers.values()) stop();
     this.timers.clear();
+    this.stopGrace();
     this.playing = null;
     this.stopRingback();
     const last = this.transcript.at(-1);
     if (last?.type === 'ended') this.ear?.send({ type: 'ended', reason: last.reason });
   }
 
-  /** Writes the call down: at its end at once, before that now and then. */
-  private log(isOver: boolean): void {
-    const nowMs = this.clock.elapsedMs();
-    if (!isOver && this.loggedMs > 0 && nowMs - this.loggedMs < logEveryMs) return;
-    this.loggedMs = nowMs;
+  /** Writes the call down, if something happened since it was last: every second, and at its end at once. */
+  log(isOver: boolean): void {
+    if (!isOver && !this.isUnlogged) return;
+    this.isUnlogged = false;
     this.row.transcript = this.heardTranscript();
     if (isOver) {
       this.row.endedAt = this.transcript.at(-1)?.atMs ?? this.row.startedAt;
       this.row.outcome = outcomeOf(this.transcript);
-      const phone = answeredBy(this.transcript);
-      this.row.answeredBy = phone && (phone.type === 'person' ? phone.personId : (phone.contactId ?? phone.number));
     }
+    this.row.answeredBy = answeredIn(this.transcript);
     this.doors.log({ ...this.row });
+  }
+
+  /** The handset is gone: unless one takes the call up in time, the caller has hung up. */
+  loseEar(graceMs: number): void {
+    this.ear = null;
+    this.stopGrace();
+    this.stopGrace = this.clock.after(graceMs, () => this.doors.happen(this.id, { type: 'callerHungUp' }));
+  }
+
+  /** The clock on the wall was set: the call is as if it had happened so much later. */
+  laterBy(ms: number): void {
+    this.row.startedAt += ms;
+    this.transcript.forEach((entry, index) => (this.transcript[index] = { ...entry, atMs: entry.atMs + ms }));
+    for (const [index, atMs] of this.heardAt) this.heardAt.set(index, atMs + ms);
+    this.isUnlogged = true;
+  }
+
+  /** Hold music goes on where the caller heard it last. */
+  private goingOn(items: readonly HeardItem[]): readonly HeardItem[] {
+    let fromMs = this.musicMs;
+    return items.map((item) => {
+      if (item.type !== 'music') return item;
+      const going = { ...item, fromMs };
+      fromMs += item.ms;
+      return going;
+    });
+  }
+
+  /** What was played is over, or was stopped: so much of its music was heard. */
+  private endPlaying(): void {
+    if (!this.playing) return;
+    let leftMs = this.clock.elapsedMs() - this.playing.beganMs;
+    for (const item of this.playing.items) {
+      const ms = heardMs([item]);
+      if (item.type === 'music') this.musicMs = item.fromMs + Math.round(Math.max(0, Math.min(ms, leftMs)));
+      leftMs -= ms;
+      if (leftMs <= 0) break;
+    }
+    this.playing = null;
   }
 
   private later(name: string, afterMs: number, event: UntimedCallEvent): void {
     this.cancel(name);
     const stop = this.clock.after(afterMs, () => {
       this.timers.delete(name);
-      if (event.type === 'playEnded' && this.playing?.playId === event.playId) this.playing = null;
+      if (event.type === 'playEnded' && this.playing?.playId === event.playId) this.endPlaying();
       this.doors.happen(this.id, event);
     });
     this.timers.set(name, stop);

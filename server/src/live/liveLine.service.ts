@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { lengthMs, writeMuLawWav, type Pcm } from '@locutor/core/audio';
 import {
+  outcomeOf,
   spokenFacts,
   type CallScript,
   type CallState,
@@ -9,6 +10,7 @@ import {
   type FinishedTake,
   type MessageToHear,
   type PinAnswer,
+  type TranscriptEntry,
   type PhoneTake,
 } from '@locutor/core/call';
 import type { BoxId, PersonId } from '@locutor/core/directory';
@@ -18,7 +20,9 @@ import {
   callId,
   deskView,
   emptyExchange,
+  laterBy,
   newStaff,
+  outsidePhoneOf,
   stepExchange,
   type Board,
   type CallId,
@@ -34,6 +38,7 @@ import { idKind } from '@locutor/core/id';
 import { unreachable } from '@locutor/core/result';
 import { AudioStore } from '../audio/audioStore';
 import { BoxPinsService } from '../boxes/boxPins.service';
+import type { CallEntity } from '../callLog/call.entity';
 import { CallLog } from '../callLog/callLog.service';
 import { Clock, type Stop } from '../clock/clock';
 import { enclosed, unawaited } from '../log/enclosed';
@@ -43,6 +48,8 @@ import { PresencesService } from './presences.service';
 import { conflict } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { dataFolder } from '../storage/dataFolder';
+import { storageTroubleOf } from '../storage/storageTrouble';
+import { lastAlive, noteAlive } from './alive';
 import { HeardService } from './heard.service';
 import { LiveCallRun, type CallDoors, type CallerEar, type UntimedCallEvent } from './liveCall';
 import { LiveScripts, type Reached } from './liveScripts.service';
@@ -78,6 +85,10 @@ const speakAheadAfterMs = 3000;
 /** What live parts say changes with the clock: it is spoken before callers can hear it. */
 const speakAheadEveryMs = 600_000;
 const shortestTakeMs = 1000;
+const tickMs = 1000;
+/** The clocks of a machine part by less than this as they are kept right. */
+const smallestJumpMs = 1000;
+const keepAgainMs = 5000;
 
 /**
  * The stand-in for the hosted line: runs every call in real time on what is on air, through the same exchange as trials
@@ -97,7 +108,13 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private stopSpeaking: Stop | undefined;
   private speakingTurn = 0;
   private stopSpeakingAgain: Stop | undefined;
+  private stopTicking: Stop | undefined;
+  private isStopping = false;
+  private readonly pauses = new Set<() => void>();
   private aheadMs = 0;
+  /** The clock on the wall and the one that never jumps, at the same moment. */
+  private wallAtStartMs: number;
+  private readonly elapsedAtStartMs: number;
   private readonly takes: string;
   private readonly keeping = new Set<Promise<unknown>>();
 
@@ -113,12 +130,16 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     private readonly clock: Clock,
   ) {
     this.takes = join(folder, 'takes');
+    this.wallAtStartMs = clock.now();
+    this.elapsedAtStartMs = clock.elapsedMs();
   }
 
   /** Ends cleanly what a killed server left: calls as cut off, and what was recorded is kept. */
   async onApplicationBootstrap(): Promise<void> {
-    await this.callLog.endCut();
+    await this.callLog.endCut(lastAlive(this.takes));
     for (const header of takesLeft(this.takes)) await this.finishLeft(header);
+    await this.callLog.write();
+    this.stopTicking = this.clock.every(tickMs, () => this.tick());
     const staff = new Map([...(await this.presences.all())].map(([id, presence]) => [id, { ...newStaff, presence }]));
     this.exchange = { ...emptyExchange, staff };
     this.world = (await this.scripts.world()) ?? null;
@@ -135,6 +156,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     for (const stop of this.timers.values()) stop();
     this.stopSpeaking?.();
     this.stopSpeakingAgain?.();
+    this.stopTicking?.();
+    this.isStopping = true;
+    for (const end of this.pauses) end();
     this.speakingTurn += 1;
     this.stopReading?.();
     for (const asker of this.askers.values()) asker.over();
@@ -142,9 +166,35 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     await this.callLog.write();
   }
 
-  /** The line's clock, in ms since 1970: the real one, or a pretended one. */
+  /**
+   * The line's clock, in ms since 1970: the real one, or a pretended one. It never jumps by itself; when the clock on the wall is
+   * set, all that is on the line moves with it (`followWall`).
+   */
   now(): number {
-    return this.clock.now() + this.aheadMs;
+    return this.wallAtStartMs + Math.round(this.clock.elapsedMs() - this.elapsedAtStartMs) + this.aheadMs;
+  }
+
+  private followWall(): void {
+    const jumpMs = this.clock.now() + this.aheadMs - this.now();
+    if (Math.abs(jumpMs) < smallestJumpMs) return;
+    this.wallAtStartMs += jumpMs;
+    log.warn({ jumpMs }, 'The clock of this machine was set');
+    // A pretended moment stays what it is.
+    if (this.isPretended) {
+      this.aheadMs -= jumpMs;
+      return;
+    }
+    this.exchange = laterBy(this.exchange, jumpMs);
+    for (const run of this.runs.values()) run.laterBy(jumpMs);
+    this.changed();
+  }
+
+  /** Every second: what happened to calls is written down, and that the line still runs. */
+  private tick(): void {
+    this.followWall();
+    if (this.runs.size === 0) return;
+    for (const run of this.runs.values()) run.log(false);
+    noteAlive(this.takes, this.now());
   }
 
   get isPretended(): boolean {
@@ -153,11 +203,16 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   /** Sets the line's clock to a pretended moment by the clock on its wall, or back to the real one. */
   setClock(reading: string | null): void {
-    if (this.exchange.calls.size > 0) {
+    if (this.exchange.calls.size > 0 || this.askers.size > 0) {
       throw conflict('The clock can be set only while nobody is on the line. Hang up the calls first.');
     }
     const zone = this.world?.lines.find(({ id }) => id === this.world?.lineId)?.timeZone ?? 'UTC';
-    this.aheadMs = reading ? instantOf(reading, zone) - this.clock.now() : 0;
+    this.followWall();
+    this.aheadMs = 0;
+    if (reading) this.aheadMs = instantOf(reading, zone) - this.now();
+    // Rests and offers are over with the time they were in.
+    for (const stop of this.timers.values()) stop();
+    this.timers.clear();
     const staff = [...this.exchange.staff].map(([id, { presence }]) => [id, { ...newStaff, presence }] as const);
     this.exchange = { ...emptyExchange, staff: new Map(staff) };
     this.speakAhead(0);
@@ -206,12 +261,21 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     return run;
   }
 
+  /** What is said to a handset that asks for a call which is not on the line any more. */
+  async whatBecameOf(id: CallId): Promise<string> {
+    const call = await this.callLog.get(id);
+    const wasCut = call?.transcript.some((entry) => entry.type === 'ended' && entry.reason === 'cut');
+    if (!call || !wasCut) return 'That call is over.';
+    const kept = call.messageId ? ' What you had said until then was kept as a message.' : '';
+    return `The line was stopped during your call.${kept} Call again.`;
+  }
+
   happen(event: UntimedEvent): void {
-    this.step({ ...event, atMs: this.now() } as ExchangeEvent);
+    this.step((atMs) => ({ ...event, atMs }) as ExchangeEvent);
   }
 
   happenTo(id: CallId, event: UntimedCallEvent): void {
-    this.step({ type: 'ofCall', callId: id, event: { ...event, atMs: this.now() } } as ExchangeEvent);
+    this.step((atMs) => ({ type: 'ofCall', callId: id, event: { ...event, atMs } }) as ExchangeEvent);
   }
 
   /** Somebody of the staff dials on the phone on their desk. */
@@ -269,8 +333,10 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   /** What an outside phone that is rung does, by somebody who stands in for it. */
   actOutside(id: CallId, act: 'answer' | 'busy' | 'accept' | 'hangUp'): void {
-    const phase = this.exchange.calls.get(id)?.state.phase;
-    if (!phase) return;
+    const call = this.exchange.calls.get(id);
+    // Whoever has a desk answers there.
+    if (!call || !outsidePhoneOf(call)) return;
+    const { phase } = call.state;
     if (act === 'accept') return this.happenTo(id, { type: 'staffPressed', key: '1' });
     if (act === 'hangUp') return this.happenTo(id, { type: 'staffHungUp' });
     if (phase.type !== 'ringing') return;
@@ -280,6 +346,11 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   deskView(personId: PersonId): DeskView | null {
     return this.world && deskView(this.world, this.exchange, personId, this.cameBy);
+  }
+
+  /** Whether it is known who there is. */
+  get hasWorld(): boolean {
+    return this.world !== null;
   }
 
   isPerson(personId: PersonId): boolean {
@@ -324,7 +395,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   /** What somebody of the staff says goes to their caller, to whom they called, or to a speaker group. */
   voiceOfStaff(personId: PersonId, frame: Uint8Array): void {
     const { doing } = this.exchange.staff.get(personId) ?? newStaff;
-    if (doing.type === 'speaking') return doing.to.forEach((each) => this.toDesk(each, frame));
+    // Who takes a call meanwhile does not hear the announcement any more.
+    const isIdle = (id: PersonId): boolean => (this.exchange.staff.get(id) ?? newStaff).doing.type === 'nothing';
+    if (doing.type === 'speaking') return doing.to.filter(isIdle).forEach((each) => this.toDesk(each, frame));
     if (doing.type === 'calling') return this.voiceOfCaller(doing.callId, frame);
     if (doing.type !== 'talking') return;
     if (this.exchange.calls.get(doing.callId)?.state.phase.type !== 'connected') return;
@@ -365,7 +438,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   }
 
   /** What goes wrong in one step must not end everybody's calls. */
-  private step(event: ExchangeEvent): void {
+  private step(eventAt: (atMs: number) => ExchangeEvent): void {
+    this.followWall();
+    const event = eventAt(this.now());
     try {
       this.take(event);
     } catch (error) {
@@ -389,12 +464,13 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       })();
     }
     for (const effect of effects) this.carryOutAlone(effect, atMs);
-    for (const id of changed) if (before.calls.has(id) && !exchange.calls.has(id)) this.end(id);
+    // Also of a call that was over in its first step, such as of a blocked caller.
+    for (const id of changed) if (!exchange.calls.has(id)) this.end(id);
     if (exchange !== before) this.changed();
   }
 
   private end(id: CallId): void {
-    this.runs.delete(id);
+    if (!this.runs.delete(id)) return;
     const asker = this.askers.get(id);
     this.askers.delete(id);
     if (asker) unawaited('the end of a recording by phone', Promise.all(this.keeping).then(asker.over));
@@ -502,20 +578,20 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       return new Take(this.takes, { ...header, isPretended: this.isPretended, of }, this.clock);
     },
     keepMessage: (run, take, spoken) =>
-      this.keep(async () => {
+      this.keepSurely(async () => {
         const sound = take.finish();
         const message = { ...spoken, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
         run.row.messageId = (await this.messages.keep(message, sound)).id;
         this.callLog.put({ ...run.row });
-        take.discard();
+        enclosed('a recording that is not needed any more', () => take.discard())();
       }),
     keepRecording: (run, take) =>
-      this.keep(async () => {
+      this.keepSurely(async () => {
         const sound = take.finish();
         run.row.recordingId = await this.audio.keep(writeMuLawWav(sound));
         run.row.recordingMs = lengthMs(sound);
         this.callLog.put({ ...run.row });
-        take.discard();
+        enclosed('a recording that is not needed any more', () => take.discard())();
       }),
     finishTake: ({ id }, take, recordingId) => this.keep(() => this.finishTake(id, take, recordingId)),
     settleTake: (id, of, keep) => {
@@ -555,6 +631,34 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.keeping.add(done);
   }
 
+  /** The same for what must not be lost: while the disk or the database does not let it be kept, it is tried again. */
+  private keepSurely(work: () => Promise<unknown>): void {
+    this.keep(async () => {
+      for (;;) {
+        try {
+          return await work();
+        } catch (err) {
+          if (!storageTroubleOf(err) || this.isStopping) throw err;
+          log.error({ err }, 'A message or recording cannot be kept now; it is tried again');
+          await this.pause(keepAgainMs);
+        }
+      }
+    });
+  }
+
+  /** Is over at once when the server stops. */
+  private pause(ms: number): Promise<void> {
+    return new Promise((resolve) => {
+      const end = (): void => {
+        stop();
+        this.pauses.delete(end);
+        resolve();
+      };
+      const stop = this.clock.after(ms, end);
+      this.pauses.add(end);
+    });
+  }
+
   private async finishLeft(header: TakeHeader): Promise<void> {
     const sound = readTake(this.takes, header.id);
     const call = await this.callLog.get(header.callId);
@@ -563,7 +667,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         const { boxId, tell } = header.of;
         const { callerNumber, startedAt } = header;
         const kept = await this.messages.keep({ boxId, tell, callerNumber, leftAt: startedAt, words: '' }, sound);
-        if (call) this.callLog.put({ ...call, messageId: kept.id });
+        if (call) this.callLog.put(withMessage(call, kept.id, header));
       } else if (header.of.type === 'call' && call) {
         const recordingId = await this.audio.keep(writeMuLawWav(sound));
         this.callLog.put({ ...call, recordingId, recordingMs: lengthMs(sound) });
@@ -575,4 +679,15 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
 function toHear(message: { id: string; callerNumber: string; audioId: string; lengthMs: number }): MessageToHear {
   return { messageId: message.id, from: message.callerNumber, audioId: message.audioId, lengthMs: message.lengthMs };
+}
+
+/** A call that was cut while a message was spoken: the message was kept, and that is what came of the call. */
+function withMessage(call: CallEntity, messageId: string, { of, startedAt }: TakeHeader): CallEntity {
+  if (of.type !== 'message') return call;
+  const cut = call.transcript.findLastIndex(({ type }) => type === 'ended');
+  const at = cut < 0 ? call.transcript.length : cut;
+  const atMs = call.transcript[at]?.atMs ?? startedAt;
+  const kept: TranscriptEntry = { type: 'message', atMs, boxId: of.boxId, lengthMs: atMs - startedAt, kept: true };
+  const transcript = [...call.transcript.slice(0, at), kept, ...call.transcript.slice(at)];
+  return { ...call, messageId: messageId as CallEntity['messageId'], transcript, outcome: outcomeOf(transcript) };
 }

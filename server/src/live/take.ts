@@ -5,6 +5,7 @@ import type { BoxId, Tell } from '@locutor/core/directory';
 import type { CallId } from '@locutor/core/exchange';
 import type { LineId } from '@locutor/core/line';
 import type { Clock } from '../clock/clock';
+import { log } from '../log/log';
 
 /** What a recording is for, kept beside it so that it can be finished after the server was killed. */
 export interface TakeHeader {
@@ -33,6 +34,9 @@ const slackBytes = 60 * bytesPerMs;
 /** A recording under way: raw mu-law, written as it comes, so that what was recorded is there whatever happens. */
 export class Take {
   private readonly written: Record<Side, number> = { caller: 0, staff: 0 };
+  /** What could not be written, after what was. */
+  private readonly held: Record<Side, Uint8Array[]> = { caller: [], staff: [] };
+  private isHeld = false;
   private readonly beganMs: number;
 
   constructor(
@@ -41,22 +45,42 @@ export class Take {
     private readonly clock: Clock,
   ) {
     this.beganMs = clock.elapsedMs();
-    mkdirSync(folder, { recursive: true, mode: 0o700 });
-    writeFileSync(join(folder, `${header.id}.json`), JSON.stringify(header), { mode: 0o600 });
+    this.write(() => {
+      mkdirSync(folder, { recursive: true, mode: 0o700 });
+      writeFileSync(join(folder, `${header.id}.json`), JSON.stringify(header), { mode: 0o600 });
+    });
   }
 
   /** Adds what somebody says now; the time in which nothing came is silence. */
   add(side: Side, frame: Uint8Array): void {
     const due = this.samplesSoFar() - frame.length;
     const gap = due - this.written[side];
+    // What comes faster than it can be spoken is not spoken.
+    if (-gap > slackBytes) return;
     const bytes = gap > slackBytes ? Buffer.concat([Buffer.alloc(gap, silence), frame]) : frame;
-    appendFileSync(pathOf(this.folder, this.header.id, side), bytes, { mode: 0o600 });
     this.written[side] += bytes.length;
+    this.write(
+      () => appendFileSync(pathOf(this.folder, this.header.id, side), bytes, { mode: 0o600 }),
+      () => this.held[side].push(bytes),
+    );
+  }
+
+  /** Where the disk does not take it, it is held in memory: what is spoken is not lost, and nobody's call ends. */
+  private write(onDisk: () => void, inMemory?: () => void): void {
+    if (!this.isHeld) {
+      try {
+        return onDisk();
+      } catch (err) {
+        this.isHeld = true;
+        log.error({ err, takeId: this.header.id }, 'What is recorded cannot be written; it is held in memory');
+      }
+    }
+    inMemory?.();
   }
 
   /** What was recorded, as long as it took. */
   finish(): Pcm {
-    return readTake(this.folder, this.header.id, this.samplesSoFar());
+    return readTake(this.folder, this.header.id, this.samplesSoFar(), this.held);
   }
 
   discard(): void {
@@ -85,10 +109,15 @@ export function takesLeft(folder: string): readonly TakeHeader[] {
 }
 
 /** Both sides together; at least so many samples. */
-export function readTake(folder: string, id: string, least = 0): Pcm {
+export function readTake(
+  folder: string,
+  id: string,
+  least = 0,
+  held: Readonly<Record<Side, readonly Uint8Array[]>> = { caller: [], staff: [] },
+): Pcm {
   const tracks = sides.map((side) => {
     const path = pathOf(folder, id, side);
-    return existsSync(path) ? decodeMuLaw(readFileSync(path)) : new Float32Array();
+    return decodeMuLaw(Buffer.concat([existsSync(path) ? readFileSync(path) : Buffer.alloc(0), ...held[side]]));
   });
   const samples = new Float32Array(Math.max(least, ...tracks.map((track) => track.length)));
   for (const track of tracks) {

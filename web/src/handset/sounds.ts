@@ -39,13 +39,13 @@ export async function loadAudio(audioId: string): Promise<Pcm> {
 }
 
 /** Plays a sound and gives back how to stop it. */
-export function playPcm({ samples, rateHz }: Pcm, { loop = false } = {}): () => void {
+export function playPcm({ samples, rateHz }: Pcm, { loop = false, fromMs = 0 } = {}): () => void {
   const context = audioContext();
   const buffer = context.createBuffer(1, Math.max(1, samples.length), rateHz);
   buffer.copyToChannel(new Float32Array(samples), 0);
   const source = new AudioBufferSourceNode(context, { buffer, loop });
   source.connect(context.destination);
-  source.start();
+  source.start(0, (fromMs / 1000) % buffer.duration);
   return () => source.stop();
 }
 
@@ -55,9 +55,17 @@ export const playRingback = (): (() => void) => playPcm(ringbackTone(phoneRateHz
 
 const pieces = new Map<HoldMusicId, Pcm>();
 
-/** A piece of hold music, over and over. */
-export function playHoldMusic(id: HoldMusicId): () => void {
+/** Where a piece was stopped, for whoever does not say where it goes on. */
+const stoppedAtMs = new Map<HoldMusicId, number>();
+
+/** A piece of hold music, over and over, from where it goes on: where it was stopped last, unless that is said. */
+export function playHoldMusic(id: HoldMusicId, fromMs = stoppedAtMs.get(id) ?? 0): () => void {
   const piece = pieces.get(id) ?? holdMusic(id, phoneRateHz);
   pieces.set(id, piece);
-  return playPcm(piece, { loop: true });
+  const beganMs = performance.now();
+  const stop = playPcm(piece, { loop: true, fromMs });
+  return () => {
+    stoppedAtMs.set(id, fromMs + performance.now() - beganMs);
+    stop();
+  };
 }

@@ -21,7 +21,7 @@ jest.mock('../handset/sounds', () => {
 
 const items: readonly HeardItem[] = [
   { type: 'sentence', audioId: 'a', ms: 1000, pauseMs: 500 },
-  { type: 'music', piece: 'harbor', ms: 2000 },
+  { type: 'music', piece: 'harbor', ms: 2000, fromMs: 0 },
   { type: 'beep', ms: 400 },
 ];
 let begun: number[];

@@ -43,7 +43,7 @@ export function playHeard(
 
 async function sound(item: HeardItem, skipMs: number, isOver: () => boolean): Promise<() => void> {
   if (item.type === 'beep') return playBeep();
-  if (item.type === 'music') return playHoldMusic(item.piece);
+  if (item.type === 'music') return playHoldMusic(item.piece, item.fromMs + skipMs);
   const pcm = item.audioId ? await load(item.audioId) : null;
   if (!pcm || isOver()) return () => undefined;
   const from = Math.round((skipMs / 1000) * pcm.rateHz);
