@@ -321,6 +321,7 @@ describe('voice that comes faster than it can be spoken', () => {
 
 describe('the pretended clock', () => {
   it('is not set while a phone is rung to record with it, which goes on ringing', async () => {
+    await putOnAir(await message());
     const asked = server.ask('post', '/api/phone-takes', {
       ...{ personId: noor, place: 'greeting:any', name: 'Snow', text: 'We are closed.' },
       says: JSON.stringify({ words: 'We are closed.', options: [], live: [] }),
