@@ -302,6 +302,24 @@ describe('who is not meant', () => {
   });
 });
 
+describe('a phone outside on which a call is to be accepted', () => {
+  it('says so to whoever answers it, before they have the caller', async () => {
+    const phones = [{ type: 'outside', seconds: 20, number: '+1 207 555 0163', accept: true }];
+    const { revision } = (await server.ask('get', '/api/people')).body.find(({ id }: { id: string }) => id === noor);
+    expect((await server.ask('patch', `/api/people/${noor}`, { revision, phones })).status).toBe(200);
+    await putOnAir(await ringsNoor());
+    const noors = await desk(noor);
+    const { phone } = await dials();
+    await shows(noors, ({ doing }) => doing.type === 'rung' && doing.number === '+12075550163');
+    noors.say({ type: 'answer' });
+    const told = await noors.hears(({ type }) => type === 'play');
+    expect(told).toMatchObject({ items: [{ type: 'sentence' }, { type: 'sentence' }] });
+    expect(phone.heard.some(isIn('connected'))).toBe(false);
+    noors.say({ type: 'key', key: '1' });
+    await phone.hears(isIn('connected'));
+  });
+});
+
 describe('voice that comes faster than it can be spoken', () => {
   it('makes no longer message', async () => {
     await putOnAir(await message());

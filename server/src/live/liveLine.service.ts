@@ -4,12 +4,14 @@ import { lengthMs, writeMuLawWav, type Pcm } from '@locutor/core/audio';
 import {
   outcomeOf,
   spokenFacts,
+  type CallEffect,
   type CallScript,
   type CallState,
   type DirectTo,
   type FinishedTake,
   type MessageToHear,
   type PinAnswer,
+  type PlayItem,
   type TranscriptEntry,
   type PhoneTake,
 } from '@locutor/core/call';
@@ -479,6 +481,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private carryOut(effect: ExchangeEffect, atMs: number): void {
     switch (effect.type) {
       case 'forCall':
+        if (effect.effect.type === 'askToAccept') this.askToAccept(effect.callId, effect.effect);
         return this.runs.get(effect.callId)?.carryOut(effect.effect, atMs);
       case 'startTimer': {
         const { timerId, afterMs } = effect;
@@ -494,12 +497,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         this.timers.delete(effect.timerId);
         return;
       case 'askMember':
-        return unawaited(
-          'what a phone that is answered hears',
-          Promise.resolve(this.heard.ready(effect.items)).then((items) =>
-            this.desks.get(effect.personId)?.forEach((ear) => ear.play(items)),
-          ),
-        );
+        return this.playAtDesk(effect.personId, effect.items);
       case 'takeUnanswered':
         this.askers.get(effect.callId)?.unanswered(effect.why);
         return this.forgetTake(effect.callId);
@@ -519,6 +517,23 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       const what = effect.type === 'forCall' ? effect.effect.type : effect.type;
       log.error({ err: error, effect: what }, 'The line could not carry out an effect');
     }
+  }
+
+  /** Whoever answered an outside phone of theirs is told to press 1; the phone on their desk stands for it. */
+  private askToAccept(id: CallId, { ringId, items }: Extract<CallEffect, { type: 'askToAccept' }>): void {
+    for (const [personId, { doing }] of this.exchange.staff) {
+      if (doing.type !== 'rung' || doing.by.type !== 'call') continue;
+      if (doing.by.callId === id && doing.by.ringId === ringId) this.playAtDesk(personId, items);
+    }
+  }
+
+  private playAtDesk(personId: PersonId, items: readonly PlayItem[]): void {
+    unawaited(
+      'what a phone that is answered hears',
+      Promise.resolve(this.heard.ready(items)).then((heard) =>
+        this.desks.get(personId)?.forEach((ear) => ear.play(heard)),
+      ),
+    );
   }
 
   /** Has what is on air spoken before anybody calls, so that the first one does not wait for it. */
