@@ -39,6 +39,14 @@ describe('worker threads', () => {
     await workers.end();
   });
 
+  it('give up what takes too long, and go on with the next', async () => {
+    const workers = new Workers<number | string, number>(file, { longestMs: 1500 });
+    await expect(workers.run('never')).rejects.toThrow('took longer than 2 s and was given up');
+    expect(workers.state()).toEqual({ waiting: 0, busyMs: 0 });
+    expect(await workers.run(4)).toBe(8);
+    await workers.end();
+  });
+
   it('end at once when none was ever needed', async () => {
     await new Workers<number, number>(file).end();
   });

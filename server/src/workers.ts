@@ -4,6 +4,17 @@ import { Piscina } from 'piscina';
 interface Options {
   readonly maxThreads?: number;
   readonly idleMs?: number;
+  /** How long a piece of work may take, in ms; then it is given up and its thread ended. */
+  readonly longestMs?: number;
+  /** How much a thread may keep on its heap; one that needs more ends, and another begins. */
+  readonly mostHeapMb?: number;
+}
+
+/** Work that was given up because it took too long. */
+export class WorkTooLong extends Error {
+  constructor(readonly longestMs: number) {
+    super(`The work took longer than ${Math.round(longestMs / 1000)} s and was given up.`);
+  }
 }
 
 /** What workers have to do. */
@@ -30,14 +41,19 @@ export function together(states: readonly WorkersState[]): WorkersState {
  */
 export class Workers<Task, Done> {
   private readonly pool: Piscina<Task, Done>;
+  private readonly longestMs: number;
   private readonly ready = new Set<unknown>();
   /** When each piece of work was asked for, the oldest first. */
   private readonly underWay = new Set<{ readonly sinceMs: number }>();
 
   /** @param filename the worker's file, compiled */
-  constructor(filename: string, { maxThreads = 1, idleMs = 60_000 }: Options = {}) {
+  constructor(filename: string, { maxThreads = 1, idleMs = 60_000, longestMs = Infinity, mostHeapMb }: Options = {}) {
+    this.longestMs = longestMs;
     // Threads that a pool starts with are taken for ready before they are: hence none.
-    this.pool = new Piscina<Task, Done>({ filename, minThreads: 0, maxThreads, idleTimeout: idleMs });
+    this.pool = new Piscina<Task, Done>({
+      ...{ filename, minThreads: 0, maxThreads, idleTimeout: idleMs },
+      ...(mostHeapMb && { resourceLimits: { maxOldGenerationSizeMb: mostHeapMb } }),
+    });
     this.pool.on('workerCreate', (thread) => this.ready.add(thread));
     this.pool.on('workerDestroy', (thread) => this.ready.delete(thread));
   }
@@ -49,8 +65,14 @@ export class Workers<Task, Done> {
   ): Promise<Done> {
     const work = { sinceMs: performance.now() };
     this.underWay.add(work);
+    const late = Number.isFinite(this.longestMs) ? AbortSignal.timeout(this.longestMs) : null;
+    const signals = [signal, late].flatMap((each) => each ?? []);
+    const given = signals.length > 0 ? AbortSignal.any(signals) : null;
     try {
-      return await this.pool.run(task, { signal, transferList: [...transfer] });
+      return await this.pool.run(task, { signal: given, transferList: [...transfer] });
+    } catch (error) {
+      if (late?.aborted && !signal?.aborted) throw new WorkTooLong(this.longestMs);
+      throw error;
     } finally {
       this.underWay.delete(work);
     }

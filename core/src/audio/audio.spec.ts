@@ -12,6 +12,7 @@ import {
   levelDb,
   peakOf,
   readWav,
+  readWavSound,
   resample,
   ringbackTone,
   trimEnds,
@@ -63,6 +64,17 @@ describe('resampling', () => {
   });
 });
 
+describe('resampling from high rates', () => {
+  it.each([48_000, 96_000, 192_000, 768_000])('leaves nothing above 4.4 kHz of %d Hz on the telephone', (rateHz) => {
+    for (const hz of [4400, 5000, 6500, 7700, 9000, 11_900, 15_500, 19_000, 23_500]) {
+      const phone = resample(sine(hz, rateHz, 0.25), 8000);
+      expect(20 * Math.log10(Math.max(1e-9, peakOf(middle(phone)) / 0.5))).toBeLessThan(-60);
+    }
+    const kept = resample(sine(1000, rateHz, 0.25), 8000);
+    expect(peakOf(middle(kept)) / 0.5).toBeGreaterThan(0.98);
+  });
+});
+
 describe('WAV', () => {
   it('gives back what was written: to 16 bits as PCM, to its codes as mu-law', () => {
     const tone = sine(300, 8000, 0.1);
@@ -106,6 +118,40 @@ describe('WAV', () => {
         expect(typeof readWav(Uint8Array.from([...head.slice(0, kept), ...bytes])).ok).toBe('boolean');
       }),
     );
+  });
+});
+
+describe('RF64', () => {
+  /** A file whose lengths stand in a chunk of their own, with a chunk after the sound. */
+  const rf64 = (statedBytes: number): Uint8Array => {
+    const wav = writeWav(sine(440, 8000, 0.5));
+    const data = wav.subarray(44);
+    const sizes = new DataView(new ArrayBuffer(36));
+    'ds64'.split('').forEach((letter, at) => sizes.setUint8(at, letter.charCodeAt(0)));
+    sizes.setUint32(4, 28, true);
+    sizes.setUint32(16, statedBytes, true);
+    const head = wav.slice(0, 44);
+    head.set([...'RF64'].map((letter) => letter.charCodeAt(0)));
+    new DataView(head.buffer).setUint32(40, 0xffff_ffff, true);
+    const tail = new Uint8Array(1008).fill(0x55);
+    tail.set([...'LIST'].map((letter) => letter.charCodeAt(0)));
+    new DataView(tail.buffer).setUint32(4, 1000, true);
+    return Uint8Array.from([
+      ...head.subarray(0, 12),
+      ...new Uint8Array(sizes.buffer),
+      ...head.subarray(12),
+      ...data,
+      ...tail,
+    ]);
+  };
+
+  it('has its length from there: what follows the sound is none of it', () => {
+    const read = readWavSound(rf64(8000), { wholeOnly: true });
+    expect(read.ok && read.value.channels[0]?.length).toBe(4000);
+  });
+
+  it('that was cut off is refused', () => {
+    expect(readWavSound(rf64(9_000_000), { wholeOnly: true })).toMatchObject({ problems: [{ type: 'cutOff' }] });
   });
 });
 

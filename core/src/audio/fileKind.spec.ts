@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lookAtFile, lookOutside, readAuSound, readWavSound, writeAu, writeWav } from '.';
+import { lookAtFile, looksLikeG711, lookOutside, readAuSound, readWavSound, writeAu, writeWav } from '.';
 import { sine } from '../testing/tones';
 import { cases } from '../testing/cases';
 
@@ -122,5 +122,27 @@ describe('whether a file is whole', () => {
     expect(look(box('ftyp', 'M4A ') + box('mdat', 'sound')).isCutOff).toBe(true);
     const locked = box('moov', box('stsd', `${'\0'.repeat(8)}\0\0\0\x10drms........`));
     expect(look(box('ftyp', 'M4A ') + locked + box('mdat', 'x')).isEncrypted).toBe(true);
+  });
+});
+
+describe('bytes without a header', () => {
+  const speech = Uint8Array.from(
+    { length: 16_000 },
+    (_, at) => 0x7f + Math.round(40 * Math.sin(at / 9) * Math.sin(at / 900)),
+  );
+
+  it('can be G.711 when they are as varied as sound is', () => {
+    expect(looksLikeG711(speech)).toBe(true);
+    expect(looksLikeG711(new Uint8Array(8000).fill(0xff))).toBe(true);
+    expect(looksLikeG711(Uint8Array.of(0xff, 0x7f, 0x80))).toBe(true);
+  });
+
+  it('are none when they are text, or noise as of an encrypted file', () => {
+    const text = 'Dear callers, we are closed on Monday. '.repeat(200);
+    expect(looksLikeG711(new TextEncoder().encode(text))).toBe(false);
+    expect(looksLikeG711(new Uint8Array(Uint16Array.from(text, (each) => each.charCodeAt(0)).buffer))).toBe(false);
+    let seed = 7;
+    const noise = Uint8Array.from({ length: 20_000 }, () => (seed = (seed * 1_103_515_245 + 12_345) % 2 ** 31) >> 16);
+    expect(looksLikeG711(noise)).toBe(false);
   });
 });

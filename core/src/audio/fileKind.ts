@@ -79,3 +79,26 @@ const otherKinds: readonly { readonly is: string; readonly starts: readonly stri
 function startsWith(file: Uint8Array, text: string): boolean {
   return textAt(file, 0, text.length) === text;
 }
+
+/** Enough bytes to tell noise from what was coded. */
+const enoughBytes = 4096;
+
+/**
+ * Whether bytes without a header can be G.711: not text, in ASCII or UTF-16, and not noise such as an encrypted or compressed
+ * file, in which every byte comes as often as any other.
+ */
+export function looksLikeG711(file: Uint8Array): boolean {
+  const counts = new Uint32Array(256);
+  for (const byte of file) counts[byte] = (counts[byte] as number) + 1;
+  const isText = (byte: number): boolean => byte === 9 || byte === 10 || byte === 13 || (byte >= 0x20 && byte < 0x7f);
+  const textual = counts.reduce((sum, count, byte) => sum + (isText(byte) ? count : 0), 0);
+  const zeros = counts[0] as number;
+  // In UTF-16 every other byte of Latin text is zero.
+  if (textual > 0.95 * file.length || (zeros > 0.4 * file.length && textual > 0.4 * file.length)) return false;
+  if (file.length < enoughBytes) return true;
+  const entropy = counts.reduce((bits, count) => {
+    const part = count / file.length;
+    return part > 0 ? bits - part * Math.log2(part) : bits;
+  }, 0);
+  return entropy < 7.9;
+}

@@ -33,9 +33,10 @@ export {
 export { waveformOf, type Waveform } from './waveform';
 export { readWav, readWavSound, writeG711Wav, writeMuLawWav, writeWav } from './wav';
 export { readAuSound, writeAu } from './au';
+export { centred, mixed, mixingOf, type Mixing } from './oneChannel';
 export { readAiffSound } from './aiff';
-export { lookAtFile, type FileLook, type SoundFileKind } from './fileKind';
+export { lookAtFile, looksLikeG711, type FileLook, type SoundFileKind } from './fileKind';
 export { lookOutside } from './wholeness';
-export { largestSoundBytes, longestSoundMs, type SoundFileProblem } from './soundFileProblem';
+export { largestSoundBytes, longestAtMs, longestSoundMs, type SoundFileProblem } from './soundFileProblem';
 export { beep, dtmfHz, dtmfTone, ringbackTone } from './tones';
 export { describeSoundFileProblem, polishStageWords, soundFaultWords } from './words/en';

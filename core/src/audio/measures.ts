@@ -53,24 +53,43 @@ function at(sorted: readonly number[], part: number): number {
   return Math.max(silenceDb, sorted[Math.floor(part * (sorted.length - 1))] ?? silenceDb);
 }
 
-/** Where at least three samples in a row stand at the highest or lowest value, close to full scale. */
+/** How near to the top, and to each other, samples of a flat top are, as parts of the highest. */
+const flatWithin = 0.002;
+/** How much lower the wave is just beside a flat top: a round one falls away slowly. */
+const edgeDrop = 0.02;
+
+/**
+ * Where the wave was cut flat, at whatever level: at least three samples in a row stand at the very top or bottom of the
+ * recording, and the ones beside them well below. A recording that was turned down afterwards shows it as well.
+ */
 function clippedPlaces(samples: Float32Array): number {
-  const nearFull = 0.985;
+  let [top, bottom] = [0, 0];
+  for (const sample of samples) {
+    if (sample > top) top = sample;
+    else if (sample < bottom) bottom = sample;
+  }
+  return flatTops(samples, top, 1) + flatTops(samples, -bottom, -1);
+}
+
+function flatTops(samples: Float32Array, top: number, sign: 1 | -1): number {
+  // In what is nearly silent every step of the numbers looks like a top.
+  if (top < 0.02) return 0;
+  const isTop = (index: number): boolean => sign * (samples[index] as number) >= top * (1 - flatWithin);
+  const isBelow = (index: number): boolean =>
+    index >= 0 && index < samples.length && sign * (samples[index] as number) < top * (1 - edgeDrop);
   let places = 0;
-  let run = 1;
-  for (let index = 1; index <= samples.length; index += 1) {
-    const before = samples[index - 1] as number;
-    if (index < samples.length && Math.abs(before) >= nearFull && samples[index] === before) run += 1;
-    else {
-      if (run >= 3) places += 1;
-      run = 1;
-    }
+  for (let from = 0; from < samples.length; from += 1) {
+    if (!isTop(from)) continue;
+    let to = from;
+    while (to < samples.length && isTop(to)) to += 1;
+    if (to - from >= 3 && isBelow(from - 1) && isBelow(to)) places += 1;
+    from = to;
   }
   return places;
 }
 
 /** What a listener would find wrong with a recording. */
-export type SoundFault = 'silent' | 'tooQuiet' | 'clipped' | 'noisy' | 'tooLong';
+export type SoundFault = 'silent' | 'tooQuiet' | 'clipped' | 'noisy' | 'antiphase' | 'tooLong';
 
 /** From here on a greeting is longer than callers listen, in ms. */
 const longGreetingMs = 60_000;

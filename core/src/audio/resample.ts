@@ -10,7 +10,7 @@ const crossings = 23;
 const passBand = 0.978;
 
 /** Far above the new rate, the sound is first brought near it by a short filter, which saves most of the work. */
-const roughCrossings = 5;
+const roughCrossings = 8;
 
 /**
  * The same sound at another rate, band-limited by a Kaiser-windowed sinc, so that nothing above the new Nyquist

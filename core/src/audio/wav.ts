@@ -63,7 +63,7 @@ export function readWavSound(file: Uint8Array, { wholeOnly }: { wholeOnly: boole
   if (!isRiff) return wrong({ type: 'notAudio' });
   const view = new DataView(file.buffer, file.byteOffset, file.byteLength);
   const format = findChunk(file, view, 'fmt ');
-  const data = findChunk(file, view, 'data');
+  const data = wholeData(file, view, findChunk(file, view, 'data'));
   if (!format || format.present < 16) return wrong({ type: 'cutOff' });
   const [channels, rateHz] = [view.getUint16(format.at + 2, true), view.getUint32(format.at + 4, true)];
   const coding = codingOf(view, format);
@@ -77,6 +77,15 @@ export function readWavSound(file: Uint8Array, { wholeOnly }: { wholeOnly: boole
   const bytes = file.subarray(data.at, data.at + length - (length % frame));
   if (bytes.length === 0) return wrong({ type: 'noSound' });
   return right({ channels: channelsOf(readSamples(bytes, coding, true), channels), rateHz });
+}
+
+/** In an RF64 file (EBU Tech 3306) the length of the sound stands in 64 bits in a chunk of its own. */
+function wholeData(file: Uint8Array, view: DataView, data: Chunk | undefined): Chunk | undefined {
+  if (!data || textAt(file, 0) !== 'RF64' || data.stated !== 0xffff_ffff) return data;
+  const sizes = findChunk(file, view, 'ds64');
+  if (!sizes || sizes.present < 16) return data;
+  const stated = view.getUint32(sizes.at + 8, true) + view.getUint32(sizes.at + 12, true) * 2 ** 32;
+  return { at: data.at, stated, present: Math.min(stated, file.length - data.at) };
 }
 
 function codingOf(view: DataView, format: Chunk): Coding | undefined {

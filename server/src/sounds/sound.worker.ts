@@ -41,10 +41,11 @@ export default function work(
 async function bring({ file, name, law, recipe, port }: BringTask): Promise<Result<Brought, SoundFileProblem>> {
   const decoded = await decodeSound(file, name, law);
   if (!decoded.ok) return decoded;
-  const recording = decoded.value.rateHz > highestRateHz ? resample(decoded.value, highestRateHz) : decoded.value;
+  const { pcm, mixing } = decoded.value;
+  const recording = pcm.rateHz > highestRateHz ? resample(pcm, highestRateHz) : pcm;
   const polished = await polishNow(recording, recipe, port);
   if (polished.pcm.samples.length === 0) return wrong({ type: 'noSound' });
-  return right({ source: writeWav(recording), ...readyOf(polished) });
+  return right({ source: writeWav(recording), isOneOfSeveral: mixing.type === 'only', ...readyOf(polished) });
 }
 
 async function polishAgain({ source, recipe, port }: PolishTask): Promise<Ready> {

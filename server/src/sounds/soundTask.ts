@@ -14,6 +14,8 @@ export interface Ready {
 /** A file as it was read: one channel of 16-bit sound at its own rate, at most 48 kHz, and what it became. */
 export interface Brought extends Ready {
   readonly source: Uint8Array;
+  /** Whether one channel was used and others not, since together they would have been silent. */
+  readonly isOneOfSeveral: boolean;
 }
 
 export const downloadKinds = ['wav', 'muLaw', 'aLaw', 'muLawWav', 'aLawWav', 'au', 'asOnPhone'] as const;

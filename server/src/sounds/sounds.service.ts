@@ -11,10 +11,15 @@ export interface Progress {
   readonly signal?: AbortSignal;
 }
 
-/** Reads, polishes and writes sound in a worker thread, one piece of work at a time: sound takes much memory. */
+/** A piece of work that takes longer than this is given up, and its thread ended: another one begins anew. */
+const longestWorkMs = 180_000;
+
+/** Reads, polishes and writes sound in worker threads: two at once, so that one long piece of work holds up nobody. */
 @Injectable()
 export class SoundsService implements OnModuleDestroy {
-  private readonly workers = new Workers<SoundTask, unknown>(require.resolve('@locutor/server/sounds/sound.worker'));
+  private readonly workers = new Workers<SoundTask, unknown>(require.resolve('@locutor/server/sounds/sound.worker'), {
+    ...{ maxThreads: 2, longestMs: longestWorkMs, mostHeapMb: 512 },
+  });
 
   async onModuleDestroy(): Promise<void> {
     await this.workers.end();

@@ -16,6 +16,7 @@ import { invalid, notFound, Problem } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { SoundsService, type Progress } from '../sounds/sounds.service';
 import type { DownloadKind, Ready } from '../sounds/soundTask';
+import { WorkTooLong } from '../workers';
 import { readRecipe, readSays, type BringTakeDto, type ChangeTakeDto } from './take.dto';
 import { TakeEntity } from './take.entity';
 
@@ -60,8 +61,11 @@ export class TakesService {
     if (file.length > largestSoundBytes) throw refused({ type: 'tooLarge', mostBytes: largestSoundBytes }, name);
     const recipe = body.recipe ? readRecipe(body.recipe) : wholeRecipe;
     const says = body.says ? readSays(body.says) : nothingSaid;
-    const brought = await this.sounds.bring(file, name, body.law || null, recipe, progress);
+    const brought = await this.sounds.bring(file, name, body.law || null, recipe, progress).catch((error: unknown) => {
+      throw isTooMuch(error) ? refused({ type: 'tooMuch' }, name) : error;
+    });
     if (!brought.ok) throw refused(brought.problems[0] as SoundFileProblem, name);
+    const ready = await this.readied(brought.value);
     const row: TakeEntity = {
       id: newId(takeId),
       place: body.place,
@@ -74,7 +78,8 @@ export class TakesService {
       text: body.text ?? '',
       says,
       deletedAt: null,
-      ...(await this.readied(brought.value)),
+      ...ready,
+      faults: brought.value.isOneOfSeveral ? [...ready.faults, 'antiphase'] : ready.faults,
     };
     await this.takes.insert(row as never);
     return row;
@@ -115,7 +120,9 @@ export class TakesService {
     if (ready.made.after.lengthMs === 0) {
       throw invalid([{ at: 'recipe', says: 'Nothing is left of the recording. Leave some of it in.' }]);
     }
-    return this.readied(ready);
+    const made = await this.readied(ready);
+    // That only one channel is used stays so, whatever is done to it.
+    return take.faults.includes('antiphase') ? { ...made, faults: [...made.faults, 'antiphase'] } : made;
   }
 
   private async readied({ phone, made }: Ready): Promise<Made> {
@@ -123,6 +130,11 @@ export class TakesService {
     const faults = soundFaults({ ...before, lengthMs: after.lengthMs });
     return { audioId: await this.audio.keep(phone), lengthMs: after.lengthMs, made, faults };
   }
+}
+
+/** Work that took too long, or more memory than it may. */
+function isTooMuch(error: unknown): boolean {
+  return error instanceof WorkTooLong || (error as { code?: unknown }).code === 'ERR_WORKER_OUT_OF_MEMORY';
 }
 
 function refused(problem: SoundFileProblem, name: string): Problem {

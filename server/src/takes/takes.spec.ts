@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { joinPcm, levelDb, readWav, writeG711Wav, writeMuLawWav, writeWav, type Pcm } from '@locutor/core/audio';
@@ -91,6 +92,9 @@ describe('bringing a sound file', () => {
     ['empty.wav', new Uint8Array(0), 'is empty'],
     ['notes.wav', Buffer.from('Dear callers, we are closed.'), 'is not a sound file'],
     ['notes.mp3', Buffer.from('%PDF-1.7 and so on'), 'is a PDF document, not a sound'],
+    ['letter.raw', Buffer.from('Dear callers, we are closed. '.repeat(300), 'utf16le'), 'is not a sound file'],
+    ['locked.ulaw', randomBytes(20_000), 'is not a sound file'],
+    ['noise.mp3', Buffer.concat([Buffer.from([0xff, 0xfb, 0x90, 0x64]), randomBytes(20_000)]), 'is'],
     ['cut.wav', writeWav(tone(1)).subarray(0, 9000), 'was cut off'],
     ['head.wav', writeWav(tone(1)).subarray(0, 30), 'was cut off'],
     ['cut.mp3', fixture('tone.mp3').subarray(0, 2000), 'was cut off'],
@@ -102,6 +106,7 @@ describe('bringing a sound file', () => {
     ['nothing.wav', writeWav({ samples: new Float32Array(0), rateHz: 8000 }), 'has no sound in it'],
     ['odd.wav', withTag(writeWav(tone(1)), 85), 'is a WAV file in a coding that cannot be read here'],
     ['long.wav', silentWav(601), 'is longer than 10 minutes'],
+    ['fine.wav', silentWav(40, 768_000), 'is longer than 37 seconds'],
     ['large.wav', new Uint8Array(50 * 1024 * 1024 + 1), 'is larger than 50 MB'],
   ])('refuses %s in words, and leaves the library as it was', async (name, file, says) => {
     const before = await count();
@@ -270,12 +275,13 @@ describe('how words are said', () => {
 });
 
 /** So many seconds of silence in mu-law; to code them sample by sample would take long. */
-function silentWav(seconds: number): Uint8Array {
+function silentWav(seconds: number, rateHz = 8000): Uint8Array {
   const head = writeMuLawWav({ samples: new Float32Array(2), rateHz: 8000 }).subarray(0, 44);
-  const file = new Uint8Array(44 + seconds * 8000).fill(0xff);
+  const file = new Uint8Array(44 + seconds * rateHz).fill(0xff);
   file.set(head);
   const view = new DataView(file.buffer);
   view.setUint32(4, file.length - 8, true);
+  view.setUint32(24, rateHz, true);
   view.setUint32(40, file.length - 44, true);
   return file;
 }

@@ -21,14 +21,21 @@ export function describeSoundFileProblem(problem: SoundFileProblem, name: string
     case 'unknownCoding':
       return `${file} is a ${problem.format} file in a coding that cannot be read here. Save it as plain WAV (PCM), then bring it here.`;
     case 'tooLong':
-      return `${file} is longer than ${problem.mostMs / 60_000} minutes. Shorten it, then bring it here.`;
+      return `${file} is longer than ${spokenLimit(problem.mostMs)}. Shorten it, then bring it here.`;
     case 'tooLarge':
       return `${file} is larger than ${Math.round(problem.mostBytes / 1024 / 1024)} MB. Save it as MP3 or FLAC, then bring it here.`;
     case 'browserOnly':
       return `${file} is in a coding (AAC or Apple Lossless) that this browser does not read. Save it as WAV, FLAC or MP3, then bring it here.`;
+    case 'tooMuch':
+      return `${file} takes too much to read. Shorten it, or save it as plain WAV (PCM), then bring it here.`;
     case 'whichLaw':
       return `${file} is bare telephone sound and does not say in which law. In North America and Japan it is mu-law, elsewhere A-law.`;
   }
+}
+
+function spokenLimit(ms: number): string {
+  const minutes = Math.floor(ms / 60_000);
+  return minutes === 0 ? `${Math.floor(ms / 1000)} seconds` : `${minutes} minute${minutes === 1 ? '' : 's'}`;
 }
 
 /** What is wrong with a recording, and what to do. */
@@ -36,6 +43,7 @@ export const soundFaultWords: Readonly<Record<SoundFault, string>> = {
   silent: 'Nothing is heard. Check that the microphone is on and not muted, then record again.',
   tooQuiet: 'Very quiet. It was made louder, and the noise with it; speak closer to the microphone.',
   clipped: 'Too loud in places, so that it crackles. Turn the microphone down or step back, then record again.',
+  antiphase: 'Its channels cancelled each other out, so that only one of them is used.',
   noisy: 'There is noise behind the voice. Record in a quieter room, or let the noise be taken away.',
   tooLong: 'Longer than a minute: most callers will not hear the end.',
 };
