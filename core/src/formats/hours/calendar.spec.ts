@@ -119,6 +119,13 @@ describe('hours as a calendar', () => {
     }
   });
 
+  it('have a zone without summer time as standard time, though its clocks were once set forward', () => {
+    const { text } = writeCalendar(hours, 'Asia/Kathmandu', days, 'Yard', atMs);
+    expect(text).toContain('BEGIN:STANDARD');
+    expect(text).not.toContain('BEGIN:DAYLIGHT');
+    expect(writeCalendar(hours, zone, days, 'Yard', atMs).text).toContain('BEGIN:DAYLIGHT');
+  });
+
   it('tell what a calendar cannot hold', () => {
     const { notCarried } = writeCalendar(hours, zone, days, 'Yard', atMs);
     expect(notCarried.map(describeNotWritten)).toEqual([
@@ -171,7 +178,10 @@ describe('a calendar as hours', () => {
       { period: 'Open', day: 5, startMin: 13 * 60, endMin: 15 * 60 },
       { period: 'Paris call', day: 1, startMin: 17 * 60 + 30, endMin: 18 * 60 + 30 },
     ]);
-    expect(why(found)).toEqual(['Paris call is in another time zone; its times are taken as they are here now.']);
+    expect(why(found)).toEqual([
+      'Open is in another time zone; its times are taken as they are here now.',
+      'Paris call is in another time zone; its times are taken as they are here now.',
+    ]);
   });
 
   it('knows a zone by another name when the calendar tells of its clocks', () => {
@@ -214,6 +224,95 @@ describe('a calendar as hours', () => {
         words: '',
       },
     ]);
+  });
+
+  it('leaves out a single time that is cancelled, and adds those that come besides', () => {
+    const { special: dates, week } = read(
+      calendar(
+        'UID:a\nSUMMARY:Open\nDTSTART:20261102T080000\nDTEND:20261102T170000\nRRULE:FREQ=WEEKLY;BYDAY=MO',
+        'UID:a\nSUMMARY:Open\nSTATUS:CANCELLED\nRECURRENCE-ID:20261207T080000\nDTSTART:20261207T080000',
+        'SUMMARY:Market\nDTSTART:20261205T090000\nDTEND:20261205T110000\nRDATE:20261212T090000,20261219T090000',
+      ),
+    );
+    expect(week).toHaveLength(1);
+    expect(
+      dates.map(({ when, times }) => [when.type === 'once' && when.from, times.map((each) => each.startMin)]),
+    ).toEqual([
+      ['2026-12-05', [540]],
+      ['2026-12-07', []],
+      ['2026-12-12', [540]],
+      ['2026-12-19', [540]],
+    ]);
+  });
+
+  it('takes a rule of every year with a year left out as its days, so that the office is open then', () => {
+    const found = read(
+      calendar('SUMMARY:Fair\nDTSTART;VALUE=DATE:20260601\nRRULE:FREQ=YEARLY\nEXDATE;VALUE=DATE:20270601'),
+    );
+    expect(found.special.map(({ when }) => when)).toEqual([{ type: 'once', from: '2028-06-01', to: '2028-06-01' }]);
+    expect(why(found)).toEqual(['Fair is taken as its days of the next two years, not as a rule.']);
+  });
+
+  it('takes no rule for every week that is one for some months, and none to the day after its end', () => {
+    const found = read(
+      calendar(
+        'SUMMARY:Summer\nDTSTART:20260601T100000\nDTEND:20260601T110000\nRRULE:FREQ=WEEKLY;BYMONTH=6,7,8',
+        'SUMMARY:Course\nDTSTART;VALUE=DATE:20261201\nRRULE:FREQ=WEEKLY;UNTIL=20261215',
+        'UID:b\nSUMMARY:Open\nDTSTART:20261102T080000\nDTEND:20261102T170000\nRRULE:FREQ=WEEKLY',
+        'UID:b\nSUMMARY:Open\nRECURRENCE-ID;RANGE=THISANDFUTURE:20270104T080000\nDTSTART:20270104T090000\nDTEND:20270104T170000',
+      ),
+    );
+    expect(found.week.map(({ period }) => period)).toEqual(['Open']);
+    expect(found.special.map(({ when }) => when.type === 'once' && when.from)).toEqual([
+      '2026-12-01',
+      '2026-12-08',
+      '2026-12-15',
+    ]);
+    expect(why(found)).toEqual([
+      'Open comes otherwise from some day on, which is not carried: look at it there, and enter it.',
+      'Summer comes every week, but not all through the coming weeks: enter it as a season.',
+      'Course is taken as its days of the next two years, not as a rule.',
+    ]);
+  });
+
+  it('ends a rule at the moment it says, by the line’s clock', () => {
+    const until = (utc: string) =>
+      read(
+        calendar(
+          `SUMMARY:Talk\nDTSTART;TZID=America/New_York:20261201T180000\nDTEND;TZID=America/New_York:20261201T190000\nRRULE:FREQ=DAILY;INTERVAL=2;UNTIL=${utc}`,
+        ),
+      ).special.map(({ when }) => when.type === 'once' && when.from.slice(8));
+    expect(until('20261205T230000Z')).toEqual(['01', '03', '05']);
+    expect(until('20261205T225959Z')).toEqual(['01', '03']);
+    expect(until('20261206T030000Z')).toEqual(['01', '03', '05']);
+  });
+
+  it('knows names with escapes, folded lines and parameters, and not an alarm’s for the event’s', () => {
+    const found = read(
+      calendar(
+        'BEGIN:VALARM\nSUMMARY:Alarm\nACTION:DISPLAY\nTRIGGER:-PT5M\nEND:VALARM\nSUMMARY;LANGUAGE=en;X-A="a:b":Stock\\, taking\\; all d\n ay\nDTSTART;VALUE=DATE:20261210',
+      ),
+    );
+    expect(found.special.map(({ name }) => name)).toEqual(['Stock, taking; all day']);
+  });
+
+  it('draws no caution for a zone of another name whose clocks go as the line’s', () => {
+    const event = (tzid: string) =>
+      `SUMMARY:Open\nDTSTART;TZID=${tzid}:20260907T080000\nDTEND;TZID=${tzid}:20260907T120000\nRRULE:FREQ=WEEKLY`;
+    expect(why(read(calendar(event('America/Detroit'))))).toEqual([]);
+    expect(why(read(calendar(event('America/Panama'))))).toHaveLength(1);
+  });
+
+  it('answers at once, or refuses at once, whatever rules there are', () => {
+    const rare = read(calendar('SUMMARY:Rare\nDTSTART:20261201T100000\nRRULE:FREQ=DAILY;INTERVAL=999999999'));
+    expect(rare.special).toEqual([]);
+    const monthly = Array.from(
+      { length: 2000 },
+      (_, at) => `SUMMARY:M${at}\nDTSTART;VALUE=DATE:19700101\nRRULE:FREQ=MONTHLY`,
+    );
+    expect(read(calendar(...monthly)).notCarried.length).toBeGreaterThan(0);
+    const endless = `BEGIN:VCALENDAR\r\n${'BEGIN:VEVENT\r\nSUMMARY:A\r\n'.repeat(20_000)}`;
+    expect(readCalendar(endless, zone, today).ok).toBe(false);
   });
 
   it('lists what it cannot take, each with why, and takes the rest', () => {

@@ -17,6 +17,7 @@ import {
   type When,
 } from '../../hours';
 import { right, wrong, type Result } from '../../result';
+import { plainName } from '../../text';
 import { weekdayCodes } from './weekdayCodes';
 
 /** Why a calendar cannot be read at all. */
@@ -35,6 +36,8 @@ export interface NotRead {
     | 'over'
     | 'otherTimeOfYear'
     | 'tooOften'
+    /** Another rule holds from some day on (RANGE=THISANDFUTURE). */
+    | 'changesLater'
     /** Taken as the days on which it comes in the next two years. */
     | 'daysOnly'
     /** Taken at the line's own time, as the zones differ now. */
@@ -78,7 +81,7 @@ type Recur = InstanceType<typeof ICAL.Recur>;
 export function readCalendar(text: string, zone: TimeZone, today: DayNumber): Result<ReadCalendar, CalendarProblem> {
   if (text.length > calendarLimits.characters) return wrong({ type: 'tooLarge', characters: text.length });
   if (!/^\s*(?:\ufeff)?BEGIN:VCALENDAR/i.test(text)) return wrong({ type: 'notACalendar' });
-  const events = text.match(/^BEGIN:VEVENT\b[\s\S]*?^END:VEVENT\b/gim) ?? [];
+  const events = componentsIn(text, 'VEVENT');
   if (events.length === 0) return wrong({ type: 'noEvents' });
   if (events.length > calendarLimits.events) return wrong({ type: 'tooManyEvents', count: events.length });
   const reader = new Reader(zone, today, zonesIn(text));
@@ -86,8 +89,24 @@ export function readCalendar(text: string, zone: TimeZone, today: DayNumber): Re
   return right(reader.result());
 }
 
+/** The text of each component of a kind, in one pass over the lines: one that is broken does not take the others with it. */
+function componentsIn(text: string, kind: 'VEVENT' | 'VTIMEZONE'): readonly string[] {
+  const found: string[] = [];
+  let within: string[] | null = null;
+  for (const line of text.split(/\r?\n/)) {
+    const mark = line.trimEnd().toUpperCase();
+    if (mark === `BEGIN:${kind}`) within = [];
+    within?.push(line);
+    if (mark !== `END:${kind}` || !within) continue;
+    found.push(within.join('\r\n'));
+    within = null;
+    if (found.length > calendarLimits.events) break;
+  }
+  return found;
+}
+
 function zonesIn(text: string): ReadonlyMap<string, InstanceType<typeof ICAL.Timezone>> {
-  const found = (text.match(/^BEGIN:VTIMEZONE\b[\s\S]*?^END:VTIMEZONE\b/gim) ?? []).flatMap((each) => {
+  const found = componentsIn(text, 'VTIMEZONE').flatMap((each) => {
     const zone = quietly(() => new ICAL.Timezone(new ICAL.Component(ICAL.parse(each) as unknown as string)));
     return zone?.tzid ? [[zone.tzid, zone] as const] : [];
   });
@@ -114,6 +133,8 @@ interface Understood {
   readonly rule: Recur | null;
   readonly start: Time;
   readonly except: readonly DayNumber[];
+  /** Days on which it comes besides (RDATE), at the same time of day. */
+  readonly besides: readonly DayNumber[];
 }
 
 /** A weekly event, and from when to when it comes. */
@@ -129,6 +150,8 @@ class Reader {
   private readonly notCarried: NotRead[] = [];
   /** Days that an event of the same id has instead of what its rule says. */
   private readonly overridden = new Map<string, DayNumber[]>();
+  /** How many times of rules are still looked at: many rules together are to be read at once, too. */
+  private stepsLeft = 20_000;
   private readonly later: { readonly uid: string; readonly event: Understood }[] = [];
 
   constructor(
@@ -139,17 +162,19 @@ class Reader {
 
   take(text: string): void {
     const calendar = quietly(() => new ICAL.Component(ICAL.parse(text) as unknown as string));
-    const named = /^SUMMARY[^:\r\n]*:(.*)$/im.exec(text)?.[1]?.trim().slice(0, specialLimits.name) ?? 'Event';
-    if (!calendar) return this.leave(named, 'unreadable');
-    const status = String(calendar.getFirstPropertyValue('status') ?? '').toUpperCase();
-    if (status === 'CANCELLED') return;
+    if (!calendar) return this.leave(nameIn(text), 'unreadable');
+    const summary = plainName(String(calendar.getFirstPropertyValue('summary') ?? '')).trim();
+    const named = summary.slice(0, specialLimits.name) || 'Event';
+    const uid = String(calendar.getFirstPropertyValue('uid') ?? '');
+    const instead = calendar.getFirstProperty('recurrence-id');
+    if (instead?.getFirstParameter('range')) return this.leave(named, 'changesLater');
+    const at = instead && quietly(() => this.wallOf(instead.getFirstValue() as Time, instead));
+    if (at && typeof at !== 'string') this.overridden.set(uid, [...(this.overridden.get(uid) ?? []), at.day]);
+    // A single time that is cancelled is left out; a whole event that is cancelled is none.
+    if (String(calendar.getFirstPropertyValue('status') ?? '').toUpperCase() === 'CANCELLED') return;
     const understood = quietly(() => this.understand(calendar, named));
     if (typeof understood === 'string') return this.leave(named, understood);
     if (!understood) return this.leave(named, 'unreadable');
-    const uid = String(calendar.getFirstPropertyValue('uid') ?? '');
-    const instead = calendar.getFirstProperty('recurrence-id');
-    const at = instead && quietly(() => this.wallOf(instead.getFirstValue() as Time, instead));
-    if (at && typeof at !== 'string') this.overridden.set(uid, [...(this.overridden.get(uid) ?? []), at.day]);
     this.later.push({ uid, event: understood });
   }
 
@@ -181,22 +206,32 @@ class Reader {
     const words = String(event.getFirstPropertyValue('description') ?? '').slice(0, specialLimits.words);
     const from = this.wallOf(start, property);
     if (typeof from === 'string') return from;
+    // A time of another clock is taken as it is here now, not as it was when it came first.
+    if (rule && !start.isDate) from.minute = this.minuteNow(start, property) ?? from.minute;
     const endProperty = event.getFirstProperty('dtend');
     const lasts = event.getFirstPropertyValue('duration') as { toSeconds: () => number } | null;
     const end = endProperty && this.wallOf(endProperty.getFirstValue() as Time, endProperty);
     if (typeof end === 'string') return end;
     const usualMin = start.isDate ? 1440 : 60;
-    const endMin = end
-      ? (end.day - from.day) * 1440 + end.minute
-      : from.minute + (lasts ? lasts.toSeconds() / 60 : usualMin);
-    const except = event.getAllProperties('exdate').flatMap((each) =>
-      each.getValues().flatMap((value) => {
-        const day = this.wallOf(value as Time, each);
-        return typeof day === 'string' ? [] : [day.day];
-      }),
-    );
-    if (from.isOther) this.leave(name, 'otherZone');
-    const common = { name, words, from: from.day, rule, start, except };
+    const startThen = this.wallOf(start, property);
+    const lastsMin =
+      end && typeof startThen !== 'string'
+        ? (end.day - startThen.day) * 1440 + end.minute - startThen.minute
+        : lasts
+          ? lasts.toSeconds() / 60
+          : usualMin;
+    const endMin = from.minute + lastsMin;
+    const daysOf = (kind: 'exdate' | 'rdate'): readonly DayNumber[] =>
+      event.getAllProperties(kind).flatMap((each) =>
+        each.getValues().flatMap((value) => {
+          // A period (RFC 5545, section 3.3.9) begins at its start.
+          const time = (value as { readonly start?: Time }).start ?? (value as Time);
+          const day = this.wallOf(time, each);
+          return typeof day === 'string' ? [] : [day.day];
+        }),
+      );
+    if (from.isOther || (rule && start.zone?.tzid === 'UTC' && this.changesClocks())) this.leave(name, 'otherZone');
+    const common = { name, words, from: from.day, rule, start, except: daysOf('exdate'), besides: daysOf('rdate') };
     if (start.isDate) return { ...common, to: from.day + Math.max(1, Math.round(endMin / 1440)) - 1, times: null };
     if (endMin <= from.minute || endMin - from.minute > 1440) return 'tooLong';
     const times = { startMin: Math.round(from.minute), endMin: Math.round(endMin) };
@@ -210,7 +245,48 @@ class Reader {
     const isUtc = time.zone?.tzid === 'UTC';
     if (time.isDate || (!isUtc && (tzid === undefined || tzid === this.zone))) return { ...here, isOther: false };
     const atMs = isUtc ? time.toUnixTime() * 1000 : this.instantOf(time, tzid ?? '');
-    return atMs === undefined ? 'unknownZone' : { ...wallTime(this.zone, atMs), isOther: !isUtc };
+    if (atMs === undefined) return 'unknownZone';
+    return { ...wallTime(this.zone, atMs), isOther: !isUtc && !this.isSameClock(tzid ?? '') };
+  }
+
+  /** What the line's clock reads, in minutes, when a time that recurs comes about today. */
+  private minuteNow(start: Time, property: InstanceType<typeof ICAL.Property>): number | undefined {
+    const behind = this.today - dayNumber(start.year, start.month, start.day);
+    if (behind <= 0) return undefined;
+    const moved = start.clone();
+    moved.adjust(Math.ceil(behind / 7) * 7, 0, 0, 0);
+    const wall = this.wallOf(moved, property);
+    return typeof wall === 'string' ? undefined : wall.minute;
+  }
+
+  private readonly sameClock = new Map<string, boolean>();
+
+  /** Whether a zone's clocks go as the line's do in the next two years, by whatever name. */
+  private isSameClock(tzid: string): boolean {
+    const known = this.sameClock.get(tzid);
+    if (known !== undefined) return known;
+    const isSame = this.overTwoYears((day) => {
+      const [year, month, date] = showDate(day).split('-').map(Number);
+      const noon = new ICAL.Time(
+        { year, month, day: date, hour: 12, minute: 0, second: 0, isDate: false },
+        ICAL.Timezone.localTimezone,
+      );
+      const atMs = this.instantOf(noon, tzid);
+      return atMs !== undefined && wallTime(this.zone, atMs).minute === 720;
+    });
+    this.sameClock.set(tzid, isSame);
+    return isSame;
+  }
+
+  /** Whether the line's clocks are changed within the next two years. */
+  private changesClocks(): boolean {
+    const minuteAt = (day: DayNumber): number => wallTime(this.zone, day * 86_400_000 + 43_200_000).minute;
+    return !this.overTwoYears((day) => minuteAt(day) === minuteAt(this.today));
+  }
+
+  private overTwoYears(holds: (day: DayNumber) => boolean): boolean {
+    for (let day = this.today; day <= this.today + calendarLimits.daysAhead; day += 7) if (!holds(day)) return false;
+    return true;
   }
 
   private instantOf(time: Time, tzid: string): number | undefined {
@@ -232,20 +308,54 @@ class Reader {
 
   private place(event: Understood): void {
     const { rule, name, from, to } = event;
+    const besides = event.besides.filter((day) => day >= this.today && day <= this.today + calendarLimits.daysAhead);
+    for (const day of besides.slice(0, calendarLimits.timesEach)) this.placeDay(event, day);
     if (!rule) {
-      if (to < this.today) return this.leave(name, 'over');
+      if (to < this.today) return besides.length > 0 ? undefined : this.leave(name, 'over');
       return this.placeDay(event, from);
     }
-    const last = lastDay(rule, event);
+    const last = this.lastDay(rule, event);
     if (last !== undefined && last < this.today) return this.leave(name, 'over');
-    const isWeekly = (rule.freq === 'WEEKLY' || rule.freq === 'DAILY') && (rule.interval ?? 1) === 1;
+    if ((rule.interval ?? 1) > mostInterval) return this.leave(name, 'otherTimeOfYear');
+    const isEach = (rule.freq === 'WEEKLY' || rule.freq === 'DAILY') && (rule.interval ?? 1) === 1;
+    const isWeekly = isEach && onlyHas(rule, ['BYDAY']);
+    if (isEach && !isWeekly && event.times) return this.leave(name, 'otherTimeOfYear');
     if (isWeekly && event.times) return this.placeWeekly(event, event.times, last);
-    const when = event.times || (last !== undefined && last < this.today + 366) ? undefined : yearlyWhen(event);
+    // A rule of every year has no days left out: with some, it is taken day by day.
+    const isOnce = event.times || (last !== undefined && last < this.today + 366);
+    const leavesOut = event.except.some((day) => day >= this.today);
+    const when = isOnce || leavesOut ? undefined : yearlyWhen(event);
     if (when) {
       this.wholeDays.push({ name, when, times: [], words: event.words });
       return;
     }
     this.expand(event, last);
+  }
+
+  /** The last day on which a rule can come; undefined for ever. What it says in UTC is read by the line's clock. */
+  private lastDay(rule: Recur, { from, times, start }: Understood): DayNumber | undefined {
+    const { until } = rule;
+    if (until) {
+      const said = dayNumber(until.year, until.month, until.day);
+      if (until.isDate || !times) return said;
+      const isUtc = until.zone?.tzid === 'UTC';
+      const wall = isUtc
+        ? wallTime(this.zone, until.toUnixTime() * 1000)
+        : { day: said, minute: until.hour * 60 + until.minute };
+      return wall.minute < times.startMin ? wall.day - 1 : wall.day;
+    }
+    if (!rule.count) return undefined;
+    // Counted as the rule itself counts, as far as that is worth it.
+    const steps = rule.iterator(start);
+    const shift = from - dayNumber(start.year, start.month, start.day);
+    let last: DayNumber | undefined;
+    for (let step = 0; step < rule.count; step += 1) {
+      const next = (this.stepsLeft -= 1) < 0 ? null : (steps.next() as Time | null);
+      if (!next) break;
+      last = dayNumber(next.year, next.month, next.day) + shift;
+      if (last > this.today + calendarLimits.daysAhead) return last;
+    }
+    return last;
   }
 
   private placeWeekly({ name, rule, from, except, start }: Understood, times: DayTime, last: number | undefined): void {
@@ -270,6 +380,7 @@ class Reader {
     const steps = rule?.iterator(start);
     const days: DayNumber[] = [];
     for (let step = 0; step < 5000; step += 1) {
+      if ((this.stepsLeft -= 1) < 0) return this.leave(name, 'tooMany');
       const next = steps?.next() as Time | null | undefined;
       if (!next) break;
       const day = dayNumber(next.year, next.month, next.day) + shift;
@@ -337,13 +448,19 @@ function joined(times: readonly ReadTimes[]): readonly ReadTimes[] {
   );
 }
 
-/** The last day on which a rule can come; undefined for ever. */
-function lastDay(rule: Recur, { from }: Understood): DayNumber | undefined {
-  if (rule.until) return dayNumber(rule.until.year, rule.until.month, rule.until.day);
-  if (!rule.count) return undefined;
-  const perTurn = Math.max(1, (rule.parts.BYDAY as readonly unknown[] | undefined)?.length ?? 1);
-  const turnDays = { DAILY: 1, WEEKLY: 7, MONTHLY: 31, YEARLY: 366 }[rule.freq as 'DAILY'] ?? 1;
-  return from + Math.ceil(rule.count / perTurn) * turnDays * (rule.interval ?? 1);
+/** What an event is called that cannot be read as a whole. */
+function nameIn(text: string): string {
+  const line = text.split('\r\n').find((each) => /^SUMMARY[;:]/i.test(each));
+  const name = line && quietly(() => String(ICAL.Property.fromString(line).getFirstValue()));
+  return name ? plainName(name).trim().slice(0, specialLimits.name) : 'Event';
+}
+
+/** Rules that come less often than this come not at all. */
+const mostInterval = 1000;
+
+/** Whether a rule says nothing besides these parts (and where its weeks begin). */
+function onlyHas(rule: Recur, parts: readonly string[]): boolean {
+  return Object.keys(rule.parts).every((part) => parts.includes(part) || part === 'WKST');
 }
 
 /** A rule of every year, as a special date has it. */

@@ -23,6 +23,7 @@ const notRead: Readonly<Record<NotRead['why'], string>> = {
   unknownZone: 'is in a time zone that is not known',
   over: 'is over',
   otherTimeOfYear: 'comes every week, but not all through the coming weeks: enter it as a season',
+  changesLater: 'comes otherwise from some day on, which is not carried: look at it there, and enter it',
   tooOften: `comes more than ${calendarLimits.timesEach} times in two years`,
   daysOnly: 'is taken as its days of the next two years, not as a rule',
   otherZone: 'is in another time zone; its times are taken as they are here now',

@@ -29,7 +29,14 @@ export function zoneComponent(zone: TimeZone, { from, to }: DayRange): InstanceT
       .toZonedDateTimeISO('UTC')
       .add({ nanoseconds: before.offsetNanoseconds })
       .toPlainDateTime();
-    addObservance(component, before.offsetNanoseconds, change.offsetNanoseconds, onset);
+    // Summer time is what the clocks go back from within a year; a change for good is none.
+    const yearLater = change.add({ months: 11 });
+    const isSummer = [3, 6, 9].some(
+      (months) => change?.add({ months }).offsetNanoseconds !== change?.offsetNanoseconds,
+    );
+    const isAhead =
+      change.offsetNanoseconds > before.offsetNanoseconds && yearLater.offsetNanoseconds < change.offsetNanoseconds;
+    addObservance(component, before.offsetNanoseconds, change.offsetNanoseconds, onset, isSummer && isAhead);
     change = change.getTimeZoneTransition('next');
   }
   return component;
@@ -40,8 +47,9 @@ function addObservance(
   fromNs: number,
   toNs: number,
   onset: Temporal.PlainDateTime,
+  isSummer = false,
 ): void {
-  const observance = new ICAL.Component(toNs > fromNs ? 'daylight' : 'standard');
+  const observance = new ICAL.Component(isSummer ? 'daylight' : 'standard');
   const { year, month, day, hour, minute, second } = onset;
   observance.addPropertyWithValue(
     'dtstart',
