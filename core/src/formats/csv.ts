@@ -8,8 +8,11 @@ const formula = /^[=@\t\r]|^[+-](?![\d ().-]*$)/;
 
 /** Reads rows copied from a spreadsheet (tabs) or a CSV file (RFC 4180; commas or semicolons), quotes respected. */
 export function readTable(text: string): Table {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    delimitersToGuess: ['\t', ',', ';'],
+  const plain = text.replace(/^\uFEFF/, '');
+  // Some spreadsheets say in a line of its own what stands between cells.
+  const [said = '', delimiter] = /^sep=([^\r\n])\r?\n/i.exec(plain) ?? [];
+  const { data } = Papa.parse<string[]>(plain.slice(said.length), {
+    ...(delimiter ? { delimiter } : { delimitersToGuess: ['\t', ',', ';'] }),
     skipEmptyLines: false,
   });
   return data.map((row) => row.map((cell) => cell.trim().replace(/^'(?=[=@+-])/, '')));

@@ -61,6 +61,20 @@ describe('people pasted from a spreadsheet', () => {
     expect(readPeopleTable(bare, 'US')).toMatchObject([expected, { name: 'Effie Brannigan', extension: '213' }]);
   });
 
+  it('have their names turned round where the last one stands first, but not a degree or a generation', () => {
+    const names = ['"Haldane, Noor"', '"Ann Lee, DDS"', '"Sam Cole, Jr."', '"Ito, Ken"', '"Rao, Ph.D."', '"LEE, ANN"'];
+    const rows = names.map((name, at) => `${name},${300 + at}`).join('\n');
+    expect(readPeopleTable(`Name,Extension\n${rows}`).map(({ name }) => name)).toEqual([
+      ...['Noor Haldane', 'Ann Lee, DDS', 'Sam Cole, Jr.', 'Ken Ito', 'Rao, Ph.D.', 'ANN LEE'],
+    ]);
+  });
+
+  it('are read with the separator that the file names', () => {
+    const found = readPeopleTable('sep=;\r\nName;Extension\r\nNoor Haldane;212\r\n');
+    expect(found).toMatchObject([{ name: 'Noor Haldane', extension: '212' }]);
+    expect(readTable('sep=|\na|b,c')).toEqual([['a', 'b,c']]);
+  });
+
   it('are new, changed, or the same; an extension that is missing is given', () => {
     const text =
       'Name\tExtension\tE-mail\nJuno Marchetti\t206\t\nNOOR HALDANE\t212\tnoor@x.example\nPriya Castellanos\t204\nEffie Brannigan';

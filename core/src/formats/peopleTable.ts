@@ -94,8 +94,18 @@ function personOf(cells: readonly string[], columns: Columns, row: number): Foun
   };
 }
 
-/** "Haldane, Noor" is Noor Haldane. */
+/** What follows a name behind a comma and is none: of which generation somebody is, and degrees. */
+const suffix = /^(jr|sr|ii|iii|iv|esq|ph\.?\s?d|m\.?\s?d|b\.?\s?a|m\.?\s?a|b\.?\s?sc|m\.?\s?sc|dr\.?\s?med)\.?$/i;
+
+/** Degrees are written in capitals; a whole table in capitals has names that are, too. */
+function isSuffix(text: string, name: string): boolean {
+  const isCapitals = /^([A-Z]\.?){2,6}$/.test(text) && name !== name.toUpperCase();
+  return suffix.test(text) || isCapitals;
+}
+
+/** "Haldane, Noor" is Noor Haldane; "Ann Lee, DDS" is Ann Lee, DDS. */
 function turned(name: string): string {
   const [last = '', first = '', ...more] = name.split(',').map((part) => part.trim());
-  return first && more.length === 0 ? `${first} ${last}` : name.replace(/\s+/g, ' ');
+  const isTurned = first !== '' && more.length === 0 && !isSuffix(first, name);
+  return isTurned ? `${first} ${last}` : name.replace(/\s+/g, ' ');
 }

@@ -21,6 +21,8 @@ export function writeMail({ from, to, subject, text, date, audio }: Mail): Promi
     text,
     date,
     attachments,
+    // Every line ends as the standard says, also where the text's do not.
+    newline: 'windows',
     // What is written comes from callers and from the directory: nothing of it may be read as a file or an address.
     disableFileAccess: true,
     disableUrlAccess: true,

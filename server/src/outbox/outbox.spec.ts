@@ -86,6 +86,7 @@ describe('the Outbox', () => {
       .set('Host', '127.0.0.1')
       .buffer(true);
     expect(eml.headers['content-type']).toContain('message/rfc822');
+    expect(String(eml.text ?? eml.body)).not.toMatch(/[^\r]\n|\r[^\n]/);
     const parsed = await simpleParser(eml.text ?? eml.body);
     expect(parsed.subject).toContain('from +1 207 555 0162');
     expect(parsed.bcc).toBeUndefined();
