@@ -53,6 +53,47 @@ describe('a contact card that is read', () => {
     expect(read('VERSION:3.0', 'FN:Noor', 'TEL;TYPE=work: 212 ')?.extension).toBe('212');
   });
 
+  it('has the extension that stands behind a number, as people write it', () => {
+    for (const number of [
+      '+1 207 555 0100 x215',
+      '207-555-0100 ext. 215',
+      '+12075550100;ext=215',
+      '(207) 555-0100, x 215',
+    ]) {
+      expect(read('VERSION:3.0', 'FN:Noor', `TEL;TYPE=work:${number}`)?.extension).toBe('215');
+    }
+  });
+
+  it('is of a firm that has its name only', () => {
+    expect(read('VERSION:3.0', 'N:;;;;', 'ORG:Tidewater Marine Supply;Parts')?.name).toContain(
+      'Tidewater Marine Supply',
+    );
+  });
+
+  it('has an address of several lines in quoted-printable text, and the rest after it', () => {
+    const old = read(
+      'VERSION:2.1',
+      'N:Haldane;Noor',
+      'ADR;WORK;ENCODING=QUOTED-PRINTABLE:;;1 Cannery Road=0D=0ADock 4;Larkspur Cove',
+      'EMAIL;INTERNET:noor@larkspurcove.example',
+    );
+    expect(old).toMatchObject({ name: 'Noor Haldane', email: 'noor@larkspurcove.example' });
+  });
+
+  it('without its end is told, and takes nothing from the ones around it', () => {
+    const text = [
+      card('VERSION:3.0', 'FN:One'),
+      'BEGIN:VCARD\r\nVERSION:3.0\r\nFN:Two',
+      card('VERSION:3.0', 'FN:Three'),
+    ];
+    const found = readVcards(text.join('\r\n'));
+    expect(found.map(({ name, unreadable = false }) => [name, unreadable])).toEqual([
+      ['One', false],
+      ['', true],
+      ['Three', false],
+    ]);
+  });
+
   it('has no extension pieced together of two numbers', () => {
     expect(read('VERSION:4.0', 'FN:Noor', 'TEL:+12075550100;ext=2', 'TEL:0175550161')?.extension).toBe('');
     expect(read('VERSION:4.0', 'FN:Noor', 'TEL:+12075550100;ext=204')?.extension).toBe('204');

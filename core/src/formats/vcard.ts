@@ -4,14 +4,29 @@ import type { FoundPerson } from './peopleTable';
 
 /** Cards as people send them: versions 2.1, 3.0 (RFC 2426) and 4.0 (RFC 6350), several in one file. */
 export function readVcards(text: string): readonly FoundPerson[] {
-  const cards = plain(text).match(/BEGIN:VCARD[\s\S]*?END:VCARD/gi) ?? [];
-  return cards.map((card, index) => readCard(card, index + 1));
+  return cardsIn(plain(text)).map((card, index) => readCard(card, index + 1));
+}
+
+/** The text of each card; one that another begins in, or that the file ends in, has no end and cannot be read. */
+function cardsIn(text: string): readonly string[] {
+  const cards: string[][] = [];
+  let within: string[] | null = null;
+  for (const line of text.split('\r\n')) {
+    const mark = line.trim().toUpperCase();
+    if (mark === 'BEGIN:VCARD') cards.push((within = []));
+    within?.push(line);
+    if (mark === 'END:VCARD') within = null;
+  }
+  return cards.map((lines) => lines.join('\r\n'));
 }
 
 /** Writes people as cards (RFC 6350, version 4.0), from which they can be read back. */
 export function writeVcards(people: readonly Person[]): string {
   return people.map((person) => `${cardOf(person).toString()}\r\n`).join('');
 }
+
+/** An extension written behind a number: as RFC 3966 has it, or as people do: “x215”, “ext. 215”. */
+const behindNumber = /[\d)](?:;ext=|[\s,]*\bx\s*|[\s,]*\bext\.?\s*)(\d{2,6})$/i;
 
 const nobody = { name: '', extension: '', email: '', mobile: '', saidAs: '' };
 
@@ -33,10 +48,12 @@ function fieldsOf(card: InstanceType<typeof ICAL.Component>): Omit<FoundPerson, 
   }));
   const extension =
     text('x-extension') || numbers.map(({ value }) => value).find((value) => /^[0-9]{2,6}$/.test(value)) || '';
+  const behind = numbers.flatMap(({ value }) => behindNumber.exec(value)?.[1] ?? []);
   const mobile = numbers.find(({ types }) => /cell|mobile/.test(types))?.value ?? '';
   return {
-    name: text('fn') || `${first} ${last}`.trim(),
-    extension: extension || (/;ext=(\d{2,6})/.exec(numbers.map(({ value }) => value).join(' '))?.[1] ?? ''),
+    // A card of a firm may have its name only.
+    name: text('fn') || `${first} ${last}`.trim() || text('org').replace(/,+$/, ''),
+    extension: extension || (behind[0] ?? ''),
     email: text('email'),
     mobile,
     saidAs: text('x-said-as'),
@@ -58,7 +75,7 @@ function cardOf({ name, extension, email, mobile, saidAs }: Person): InstanceTyp
 
 /** Cards of version 2.1 made like those of 3.0: bare types named, quoted-printable text decoded. */
 function plain(text: string): string {
-  const joined = text.replace(/\r\n?/g, '\n');
+  const joined = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
   // A line of quoted-printable text goes on after a "=" at its end.
   const unfolded = joined.replace(/^([^\n:]*ENCODING=QUOTED-PRINTABLE[^\n:]*:(?:[^\n]*=\n)*[^\n]*)/gim, (line) =>
     line.replace(/=\n/g, ''),
@@ -76,7 +93,12 @@ function plainLine(line: string): string {
   return `${[name, ...kept].join(';')}:${isQuoted ? unquoted(value, charset) : value}`;
 }
 
+/** Text with line breaks in it, such as an address, stays one line of the card. */
 function unquoted(value: string, charset: string): string {
+  return decoded(value, charset).replace(/\r\n?|\n/g, '\\n');
+}
+
+function decoded(value: string, charset: string): string {
   if (!/^utf-?8$/i.test(charset)) {
     return value.replace(/=([0-9A-F]{2})/gi, (_, hex: string) => String.fromCharCode(parseInt(hex, 16)));
   }
