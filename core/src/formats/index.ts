@@ -1,5 +1,5 @@
 export { isFormula, readTable, writeCsv, type Table } from './csv';
-export { isVcard, readVcards, writeVcards } from './vcard';
+export { isVcard, readVcards, writeVcards, type Charsets } from './vcard';
 export { readPeopleTable, writePeopleCsv, type FoundPerson } from './peopleTable';
 export {
   mobileUses,

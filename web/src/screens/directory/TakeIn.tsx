@@ -23,6 +23,7 @@ import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone } from '../../parts/notices';
 import { useCountry } from '../../parts/useCountry';
 import { readTextFile } from './readTextFile';
+import { charsets } from './charsets';
 
 const largestText = 2_000_000;
 
@@ -35,7 +36,10 @@ export function TakeIn() {
   const file = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const found = useMemo(() => (isVcard(text) ? readVcards(text) : readPeopleTable(text, country)), [text, country]);
+  const found = useMemo(
+    () => (isVcard(text) ? readVcards(text, charsets) : readPeopleTable(text, country)),
+    [text, country],
+  );
   const planned = useMemo(() => planTakeIn(found, people, country), [found, people, country]);
   const lostZeros = found.filter(({ mobile }) => hasLostZero(mobile, country)).map(({ row }) => row);
   const [use, setUse] = useState<MobileUse>('texts');
