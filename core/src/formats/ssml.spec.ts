@@ -72,6 +72,12 @@ describe('SSML', () => {
     expect(read(ssml)).toMatchObject({ words: 'Ask for Achterberg, please.', sayAs: dictionary });
   });
 
+  it('reads letters that are written as character references, in decimal and in hexadecimal, once', () => {
+    expect(read('<speak>Caf&#233; &#x201C;Zo&#xEB;&#x201D; &amp; R&amp;#233;</speak>').words).toBe(
+      'Café “Zoë” & R&#233;',
+    );
+  });
+
   it('reads what other programs write, and tells what it leaves', () => {
     const other = said(
       '<p><s>Thank you for <emphasis level="strong">calling</emphasis>.</s><break strength="strong"/>' +

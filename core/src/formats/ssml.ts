@@ -123,7 +123,9 @@ export function readSsml(source: string, usualVoice: VoiceId = defaultVoice): Re
   if (/<!DOCTYPE/i.test(source)) return wrong({ type: 'notSsml' });
   const valid = XMLValidator.validate(source);
   if (valid !== true) return wrong({ type: 'notXml', line: valid.err.line });
-  const nodes = new XMLParser({ ...options, trimValues: false, parseTagValue: false }).parse(source) as readonly Node[];
+  const nodes = new XMLParser({ ...options, trimValues: false, parseTagValue: false, htmlEntities: true }).parse(
+    source,
+  ) as readonly Node[];
   const speak = nodes.find((node) => nameOf(node) === 'speak');
   if (!speak) return wrong({ type: 'notSsml' });
   const reading = new Reading(usualVoice);
