@@ -184,11 +184,18 @@ describe('tones', () => {
     expect(toneDb(tone, 600)).toBeLessThan(-35);
   });
 
-  it('a ring is two seconds of sound and four of silence; the beep is short', () => {
-    const ring = ringbackTone(8000);
-    expect(lengthMs(ring)).toBe(6000);
-    expect(levelDb({ samples: ring.samples.slice(0, 16_000), rateHz: 8000 })).toBeGreaterThan(-30);
-    expect(peakOf({ samples: ring.samples.slice(16_000), rateHz: 8000 })).toBe(0);
+  it('a ring is as in the line’s country, or as most have it; the beep is short', () => {
+    const loud = (country: string | undefined, fromMs: number, toMs: number) =>
+      peakOf({ samples: ringbackTone(8000, country).samples.slice(fromMs * 8, toMs * 8), rateHz: 8000 }) > 0;
+    expect(lengthMs(ringbackTone(8000, 'US'))).toBe(6000);
+    expect([loud('US', 0, 2000), loud('US', 2000, 6000)]).toEqual([true, false]);
+    expect(lengthMs(ringbackTone(8000, 'GB'))).toBe(3000);
+    expect([loud('GB', 400, 600), loud('GB', 600, 1000), loud('GB', 1000, 3000)]).toEqual([false, true, false]);
+    for (const country of [undefined, 'DE', 'XX']) expect(lengthMs(ringbackTone(8000, country))).toBe(5000);
+    const german = { samples: ringbackTone(8000, 'DE').samples.slice(0, 8000), rateHz: 8000 };
+    expect(toneDb(german, 425)).toBeGreaterThan(-25);
+    expect(toneDb(german, 480)).toBeLessThan(-35);
+    expect(levelDb(german)).toBeGreaterThan(-30);
     expect(lengthMs(beep(8000))).toBe(400);
   });
 });

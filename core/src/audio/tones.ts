@@ -1,5 +1,5 @@
 import type { Key } from '../line';
-import type { Pcm } from './pcm';
+import { joinPcm, type Pcm } from './pcm';
 
 const rowsHz = [697, 770, 852, 941] as const;
 const columnsHz = [1209, 1336, 1477] as const;
@@ -21,12 +21,49 @@ export function dtmfTone(key: Key, ms: number, rateHz: number): Pcm {
   return tone(dtmfHz(key), ms, rateHz, 0.2);
 }
 
-/** One ring as a North American caller hears it: 2 s of 440 and 480 Hz, then 4 s of silence. */
-export function ringbackTone(rateHz: number): Pcm {
-  const ring = tone([440, 480], 2000, rateHz, 0.08);
-  const samples = new Float32Array(6 * rateHz);
-  samples.set(ring.samples);
-  return { samples, rateHz };
+/** A tone that comes and goes: its frequencies, and how long, in ms, it is heard and not heard by turns. */
+interface Cadence {
+  readonly hz: readonly number[];
+  readonly turnsMs: readonly number[];
+}
+
+/** What ITU-T E.180 recommends, and most countries have. */
+const usualRingback: Cadence = { hz: [425], turnsMs: [1000, 4000] };
+const american: Cadence = { hz: [440, 480], turnsMs: [2000, 4000] };
+const twice = [400, 200, 400, 2000] as const;
+
+/** Ringback tones that are others (ITU-T E.180, supplement 2), by the country's code (ISO 3166-1). */
+const ringbacks: Readonly<Record<string, Cadence>> = {
+  US: american,
+  CA: american,
+  PR: american,
+  GB: { hz: [400, 450], turnsMs: twice },
+  IE: { hz: [400, 450], turnsMs: twice },
+  NZ: { hz: [400, 450], turnsMs: twice },
+  AU: { hz: [413, 438], turnsMs: twice },
+  IN: { hz: [375, 425], turnsMs: twice },
+  ZA: { hz: [383, 417], turnsMs: twice },
+  SG: { hz: [401, 449], turnsMs: twice },
+  HK: { hz: [440, 480], turnsMs: [400, 200, 400, 3000] },
+  JP: { hz: [384, 416], turnsMs: [1000, 2000] },
+  CN: { hz: [450], turnsMs: [1000, 4000] },
+  FR: { hz: [440], turnsMs: [1500, 3500] },
+  ES: { hz: [425], turnsMs: [1500, 3000] },
+  AT: { hz: [420], turnsMs: [1000, 5000] },
+  BE: { hz: [425], turnsMs: [1000, 3000] },
+  PT: { hz: [425], turnsMs: [1000, 5000] },
+  SE: { hz: [425], turnsMs: [1000, 5000] },
+};
+
+/** One turn of the tone that a caller hears while it rings, as in the line's country. */
+export function ringbackTone(rateHz: number, country?: string): Pcm {
+  const { hz, turnsMs } = ringbacks[country ?? ''] ?? usualRingback;
+  const turns = turnsMs.map((ms, turn) =>
+    turn % 2 === 0
+      ? tone(hz, ms, rateHz, 0.16 / hz.length)
+      : { samples: new Float32Array((ms / 1000) * rateHz), rateHz },
+  );
+  return joinPcm(turns, rateHz);
 }
 
 /** The tone after which a message is spoken. */

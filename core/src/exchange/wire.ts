@@ -39,6 +39,8 @@ export type HandsetHears =
       readonly callId: CallId;
       readonly token: string;
       readonly lineName: string;
+      /** In whose tones it rings (ISO 3166-1); null where that is not known. */
+      readonly country: string | null;
       readonly unheard: readonly number[];
     }
   /** The number was not one of this business, or the call to be resumed is over. */

@@ -90,7 +90,8 @@ export class LiveCallRun {
 
   constructor(
     readonly row: CallEntity,
-    readonly lineName: string,
+    /** What the caller is told of the line. */
+    readonly line: { readonly name: string; readonly country: string | null },
     private readonly doors: CallDoors,
     private readonly clock: Clock,
   ) {}
@@ -198,7 +199,8 @@ export class LiveCallRun {
   greet(ear: CallerEar, unheard: readonly number[] = []): void {
     this.stopGrace();
     this.ear = ear;
-    ear.send({ type: 'call', callId: this.id, token: this.token, lineName: this.lineName, unheard });
+    const { name: lineName, country } = this.line;
+    ear.send({ type: 'call', callId: this.id, token: this.token, lineName, country, unheard });
   }
 
   /** A handset takes the call up, anew or again: it is told everything so far. */

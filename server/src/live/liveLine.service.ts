@@ -15,7 +15,7 @@ import {
   type TranscriptEntry,
   type PhoneTake,
 } from '@locutor/core/call';
-import type { BoxId, PersonId } from '@locutor/core/directory';
+import { countryOf, type BoxId, type PersonId } from '@locutor/core/directory';
 import { instantOf } from '@locutor/core/hours';
 import {
   boardOf,
@@ -434,7 +434,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       recordingId: null,
       recordingMs: 0,
     };
-    const run = new LiveCallRun(row, lineName, this.doors, this.clock);
+    const line = this.world?.lines.find((each) => each.id === lineId);
+    const country = (line && countryOf(line)) ?? null;
+    const run = new LiveCallRun(row, { name: lineName, country }, this.doors, this.clock);
     this.runs.set(id, run);
     return run;
   }

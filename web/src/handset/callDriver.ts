@@ -8,7 +8,7 @@ import {
   type RungPhone,
   type TranscriptEntry,
 } from '@locutor/core/call';
-import type { BoxId, Tell } from '@locutor/core/directory';
+import { countryOf, type BoxId, type Tell } from '@locutor/core/directory';
 import {
   callId,
   emptyExchange,
@@ -197,6 +197,13 @@ export class CallDriver {
     }
   }
 
+  /** In whose tones it rings. */
+  private country(): string | undefined {
+    const { lines, lineId } = this.options.script;
+    const line = lines.find(({ id }) => id === (this.view.state.lineId ?? lineId));
+    return line && countryOf(line);
+  }
+
   /** `first` is where in the transcript the sentences of what is played begin. */
   private carryOut(effect: CallEffect, first: number): void {
     switch (effect.type) {
@@ -206,7 +213,10 @@ export class CallDriver {
         return this.startTimer(effect.timerId, effect.afterMs);
       case 'ring':
       case 'ringGroup':
-        this.stops.set(effect.ringId, effect.hear.length > 0 ? playOverAndOver(effect.hear) : playRingback());
+        this.stops.set(
+          effect.ringId,
+          effect.hear.length > 0 ? playOverAndOver(effect.hear) : playRingback(this.country()),
+        );
         return;
       case 'stopPlaying':
         this.set({ speaking: null });

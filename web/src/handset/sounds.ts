@@ -51,7 +51,9 @@ export function playPcm({ samples, rateHz }: Pcm, { loop = false, fromMs = 0 } =
 
 export const playBeep = (): (() => void) => playPcm(beep(phoneRateHz));
 export const playKeyTone = (key: Key): (() => void) => playPcm(dtmfTone(key, 160, phoneRateHz));
-export const playRingback = (): (() => void) => playPcm(ringbackTone(phoneRateHz), { loop: true });
+/** What is heard while it rings, as in a country. */
+export const playRingback = (country?: string): (() => void) =>
+  playPcm(ringbackTone(phoneRateHz, country), { loop: true });
 
 const pieces = new Map<HoldMusicId, Pcm>();
 

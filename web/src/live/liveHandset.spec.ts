@@ -17,6 +17,7 @@ const mockLine = {
   playing: new Map<number, (index: number) => void>(),
   started: 0,
   isRinging: false,
+  ringsAsIn: undefined as string | undefined,
   isMicrophoneRefused: false,
   heardFrames: 0,
 };
@@ -45,7 +46,8 @@ jest.mock('./heardPlayer', () => ({
 }));
 jest.mock('../handset/sounds', () => ({
   playKeyTone: () => undefined,
-  playRingback: () => {
+  playRingback: (country?: string) => {
+    mockLine.ringsAsIn = country;
     mockLine.isRinging = true;
     return () => (mockLine.isRinging = false);
   },
@@ -68,6 +70,7 @@ const call = {
   callId: callId.create('one'),
   token: 'secret',
   lineName: 'Boatyard',
+  country: 'GB',
   unheard: [],
 } as const;
 const said = (text: string): TranscriptEntry => ({
@@ -142,6 +145,7 @@ describe('a handset on the live line', () => {
 
   it('hears the ringback tone, or what there is instead of it, over and over', () => {
     hear(call, { type: 'ringback', items: [] });
+    expect(mockLine.ringsAsIn).toBe('GB');
     expect(mockLine.isRinging).toBe(true);
     hear({ type: 'stopRingback' });
     expect(mockLine.isRinging).toBe(false);

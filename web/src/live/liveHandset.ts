@@ -42,6 +42,7 @@ const idle: LiveHandsetView = {
 export class LiveHandset extends Store<LiveHandsetView> {
   private readonly socket: LineSocket<HandsetSays, HandsetHears>;
   private readonly voice = new Voice((frame) => this.socket.sendVoice(frame));
+  private country: string | undefined;
   private readonly stops = new Map<number | 'ringback', () => void>();
 
   constructor() {
@@ -105,7 +106,8 @@ export class LiveHandset extends Store<LiveHandsetView> {
   private hear(message: HandsetHears): void {
     switch (message.type) {
       case 'call': {
-        const { callId, token, lineName, unheard } = message;
+        const { callId, token, lineName, country, unheard } = message;
+        this.country = country ?? undefined;
         sessionStorage.setItem(place, JSON.stringify({ callId, token }));
         return this.set({ status: 'on', lineName, transcript: [], unheard: new Set(unheard), problem: null });
       }
@@ -153,7 +155,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
     this.stop('ringback');
     this.set({ speaking: null });
     if (items.length === 0) {
-      this.stops.set('ringback', playRingback());
+      this.stops.set('ringback', playRingback(this.country));
       return;
     }
     const once = heardMs(items);
