@@ -10,7 +10,7 @@ export async function demoServer() {
   const dataDir = join(folder, 'data');
   cpSync(makeDemoData(), dataDir, { recursive: true });
   const began = performance.now();
-  const env = { ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: '0' };
+  const env = { LOCUTOR_LOG: 'warn', ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: '0' };
   const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], { env });
   server.stderr.pipe(process.stderr);
   const url = await new Promise((resolve) => {

@@ -53,7 +53,13 @@ export class TestServer {
       return;
     }
     const webDir = join(root, 'web', 'dist');
-    const env = { ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: String(host.port) };
+    const env = {
+      LOCUTOR_LOG: 'warn',
+      ...process.env,
+      LOCUTOR_DATA: dataDir,
+      LOCUTOR_WEB: webDir,
+      PORT: String(host.port),
+    };
     const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], { env });
     this.process = server;
     server.stderr.pipe(process.stderr);
