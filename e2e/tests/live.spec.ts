@@ -137,7 +137,7 @@ test.describe('a server that is stopped', () => {
     await expect(left).toContainText('for Accounts');
     await expect(left).toContainText(/0:0[234]/);
     await page.goto(`${server.url}/traffic`);
-    await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0153' })).toContainText('Cut off');
+    await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0153' })).toContainText('Left a message');
   });
 });
 
