@@ -196,7 +196,7 @@ describe('a colleague who leaves', () => {
     const other = (await ask('post', '/api/boxes', { name: 'Yard' })).body;
     const sound = { samples: new Float32Array(8000).map((_, at) => Math.sin(at / 3) / 4), rateHz: 8000 };
     const left = { boxId: box.id, callerNumber: 'anonymous', leftAt: 1, tell: [], words: '' };
-    await server.app.get(MessagesService).keep(left, sound);
+    await server.app.get(MessagesService).keep('take:left', left, sound);
     const boxesOf = async () => (await ask('get', '/api/messages')).body.map((each: { boxId: string }) => each.boxId);
     const closing = { from: box.id, to: other.id, remove: true };
     expect((await ask('post', '/api/replacements/plan', closing)).body.messages).toBe(1);

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { readdir, readFile, rm, stat, utimes } from 'node:fs/promises';
+import { rmSync, statSync, utimesSync } from 'node:fs';
+import { readdir, readFile, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Injectable } from '@nestjs/common';
 import { notOnDisk } from '../problems/problem';
@@ -10,9 +11,6 @@ export interface StoredFile {
   readonly path: string;
   /** None where the file is none of the store's, such as one that was being written. */
   readonly id: AudioId | null;
-  readonly bytes: number;
-  /** When it was last kept, in ms since 1970. */
-  readonly keptAt: number;
 }
 
 /** Audio as files beside the database, each named by its content, so that the same sound is kept once. */
@@ -24,13 +22,7 @@ export class AudioStore {
   async keep(file: Uint8Array): Promise<AudioId> {
     const id = createHash('sha256').update(file).digest('hex') as AudioId;
     const path = this.pathOf(id);
-    const now = new Date();
-    // A sound that is kept again is not swept before the row that names it is written.
-    const isThere = await utimes(path, now, now).then(
-      () => true,
-      () => false,
-    );
-    if (!isThere) await writeWhole(path, file);
+    if (!isKeptAgain(path)) await writeWhole(path, file);
     return id;
   }
 
@@ -56,17 +48,32 @@ export class AudioStore {
   async *files(): AsyncGenerator<StoredFile> {
     for (const part of await namesIn(this.folder)) {
       for (const name of await namesIn(join(this.folder, part))) {
-        const path = join(this.folder, part, name);
-        const found = await stat(path).catch(() => null);
         const id = name.replace(/\.wav$/, '');
-        if (found?.isFile()) yield { path, id: isAudioId(id) ? id : null, bytes: found.size, keptAt: found.mtimeMs };
+        yield { path: join(this.folder, part, name), id: isAudioId(id) ? id : null };
       }
     }
+  }
+
+  /** Removes a file, unless it was kept since a moment. Nothing comes between looking and removing, nor in `keep`. */
+  removeOlder(path: string, before: number): void {
+    const found = statSync(path, { throwIfNoEntry: false });
+    if (found && found.mtimeMs < before) rmSync(path, { force: true });
   }
 
   /** Removes what a killed server was writing; only before anything is written. */
   async removeParts(): Promise<void> {
     for await (const { path } of this.files()) if (path.endsWith(partEnding)) await rm(path, { force: true });
+  }
+}
+
+/** A sound that is kept again is young, so that it is not swept before the row that names it is written. */
+function isKeptAgain(path: string): boolean {
+  try {
+    const now = new Date();
+    utimesSync(path, now, now);
+    return true;
+  } catch {
+    return false;
   }
 }
 

@@ -52,6 +52,30 @@ describe('what is saved at the same time', () => {
     expect(await presences()).toEqual(['person:a', 'person:b', 'person:c']);
   });
 
+  it('does not come into a transaction, when one asks several things at once beside it', async () => {
+    const runner = database.createQueryRunner();
+    const both = Promise.all([runner.query(insert('person:one')), runner.query(insert('person:two'))]);
+    const transaction = database.transaction(async (rows) => {
+      await rows.query(insert('person:lost'));
+      await settle();
+      throw new Error('given up');
+    });
+    await expect(transaction).rejects.toThrow('given up');
+    await both;
+    await runner.release();
+    expect(await presences()).toEqual(['person:one', 'person:two']);
+  });
+
+  it('is not kept alone when the database has undone its transaction by itself', async () => {
+    const transaction = database.transaction(async (rows) => {
+      await rows.query(insert('person:first'));
+      await rows.query('ROLLBACK');
+      await rows.query(insert('person:alone'));
+    });
+    await expect(transaction).rejects.toThrow('The transaction was undone by the database');
+    expect(await presences()).toEqual([]);
+  });
+
   it('goes on after a transaction that failed in whatever way', async () => {
     await expect(database.transaction((rows) => rows.query('INSERT INTO nowhere VALUES (1)'))).rejects.toThrow();
     await expect(

@@ -14,23 +14,26 @@ const mostWaitMs = 4000;
 export class OneConnection {
   readonly statements = new Map<string, unknown>();
   private holder: object | null = null;
+  /** How often the holder has entered and not left yet: several statements of one may be under way. */
+  private holds = 0;
   private readonly waiting: { readonly asker: object; readonly enter: () => void }[] = [];
 
   /** Comes when the asker has the connection; who has it already has it still. */
   async enter(asker: object): Promise<void> {
-    if (this.holder === asker) return;
-    if (this.holder === null) this.holder = asker;
-    else await new Promise<void>((enter) => this.waiting.push({ asker, enter }));
+    if (this.holder !== null && this.holder !== asker) {
+      return new Promise<void>((enter) => this.waiting.push({ asker, enter }));
+    }
+    this.holder = asker;
+    this.holds += 1;
   }
 
-  has(asker: object): boolean {
-    return this.holder === asker;
-  }
-
-  leave(asker: object): void {
-    if (this.holder !== asker) return;
+  /** Once for each time it was entered; the next who waits has it then. */
+  leave(): void {
+    this.holds -= 1;
+    if (this.holds > 0) return;
     const next = this.waiting.shift();
     this.holder = next?.asker ?? null;
+    this.holds = next ? 1 : 0;
     next?.enter();
   }
 }
@@ -40,6 +43,9 @@ export class OneConnection {
  * the database locked it tries again, a little later each time, and nothing else of the server stands still for it.
  */
 export class SharingRunner extends BetterSqlite3QueryRunner {
+  /** Whether a transaction of this runner's has the connection until it is over. */
+  private isHolding = false;
+
   constructor(
     driver: BetterSqlite3Driver,
     private readonly turns: OneConnection,
@@ -59,11 +65,12 @@ export class SharingRunner extends BetterSqlite3QueryRunner {
     for (let waitedMs = 0, tries = 0; ; tries += 1) {
       await this.turns.enter(this);
       try {
+        this.mustGoOn(text);
         return await super.query(query, parameters, isStructured);
       } catch (error) {
         if (storageTroubleOf(error) !== 'locked' || waitedMs >= mostWaitMs) throw error;
       } finally {
-        if (!this.driver.databaseConnection.inTransaction) this.turns.leave(this);
+        this.leave();
       }
       const pauseMs = tryAgainMs[Math.min(tries, tryAgainMs.length - 1)] ?? 0;
       await setTimeout(pauseMs);
@@ -74,10 +81,26 @@ export class SharingRunner extends BetterSqlite3QueryRunner {
   /** A transaction that was begun and neither kept nor undone is undone, and others go on. */
   override release(): Promise<void> {
     const { databaseConnection } = this.driver;
-    if (this.turns.has(this) && databaseConnection.open && databaseConnection.inTransaction) {
-      databaseConnection.exec('ROLLBACK');
+    if (this.isHolding) {
+      if (databaseConnection.open && databaseConnection.inTransaction) databaseConnection.exec('ROLLBACK');
+      this.isHolding = false;
+      this.turns.leave();
     }
-    this.turns.leave(this);
     return super.release();
+  }
+
+  /** After a statement: a transaction that it began keeps the connection, one that it ended gives it up. */
+  private leave(): void {
+    const isIn = this.driver.databaseConnection.inTransaction;
+    const wasHolding = this.isHolding;
+    this.isHolding = isIn;
+    if (!isIn && wasHolding) this.turns.leave();
+    if (!isIn || wasHolding) this.turns.leave();
+  }
+
+  /** SQLite undoes a transaction by itself when the disk is full: what would follow in it must not be kept alone. */
+  private mustGoOn(text: string): void {
+    const isOver = this.isTransactionActive && !this.driver.databaseConnection.inTransaction;
+    if (isOver && !/^(BEGIN|ROLLBACK)\b/.test(text)) throw new Error('The transaction was undone by the database');
   }
 }

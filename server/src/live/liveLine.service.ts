@@ -139,7 +139,12 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   /** Ends cleanly what a killed server left: calls as cut off, and what was recorded is kept. */
   async onApplicationBootstrap(): Promise<void> {
     await this.callLog.endCut(lastAlive(this.takes));
-    for (const header of takesLeft(this.takes)) await this.finishLeft(header);
+    for (const header of takesLeft(this.takes)) {
+      // One that cannot be kept now stays for the next start, and keeps nobody from calling.
+      await this.finishLeft(header).catch((err: unknown) =>
+        log.error({ err }, 'A recording that was left was not kept'),
+      );
+    }
     await this.callLog.write();
     this.stopTicking = this.clock.every(tickMs, () => this.tick());
     const staff = new Map([...(await this.presences.all())].map(([id, presence]) => [id, { ...newStaff, presence }]));
@@ -598,7 +603,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       this.keepSurely(async () => {
         const sound = take.finish();
         const message = { ...spoken, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
-        run.row.messageId = (await this.messages.keep(message, sound)).id;
+        run.row.messageId = (await this.messages.keep(take.header.id, message, sound)).id;
         this.callLog.put({ ...run.row });
         enclosed('a recording that is not needed any more', () => take.discard())();
       }),
@@ -683,7 +688,11 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       if (header.of.type === 'message') {
         const { boxId, tell } = header.of;
         const { callerNumber, startedAt } = header;
-        const kept = await this.messages.keep({ boxId, tell, callerNumber, leftAt: startedAt, words: '' }, sound);
+        const kept = await this.messages.keep(
+          header.id,
+          { boxId, tell, callerNumber, leftAt: startedAt, words: '' },
+          sound,
+        );
         if (call) this.callLog.put(withMessage(call, kept.id, header));
       } else if (header.of.type === 'call' && call) {
         const recordingId = await this.audio.keep(writeMuLawWav(sound));

@@ -109,11 +109,17 @@ export class MessagesService {
     });
   }
 
-  /** Keeps a message that was spoken on the live line. */
-  async keep(left: LeftMessage, sound: Pcm): Promise<MessageEntity> {
+  /**
+   * Keeps a message that was spoken on the live line. What it was recorded as names it: it is kept once, though the server was
+   * killed just after, or it is tried again.
+   */
+  async keep(takeId: string, left: LeftMessage, sound: Pcm): Promise<MessageEntity> {
+    const id = messageId.create(takeId.replace(/^take:/, ''));
+    const known = await this.messages.findOneBy({ id });
+    if (known) return known;
     const audioId = await this.audio.keep(writeMuLawWav(sound));
     const silent = left.words === '' && isSilent(sound);
-    const kept = { id: newId(messageId), audioId, lengthMs: lengthMs(sound), silent, trial: false };
+    const kept = { id, audioId, lengthMs: lengthMs(sound), silent, trial: false };
     return this.add({ ...kept, ...left, tell: [...left.tell] });
   }
 

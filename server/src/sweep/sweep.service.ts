@@ -1,4 +1,3 @@
-import { rm } from 'node:fs/promises';
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import type { TakeId } from '@locutor/core/line';
 import { DataSource, In, IsNull, LessThan, Not } from 'typeorm';
@@ -124,8 +123,8 @@ export class SweepService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private async removeUnnamed(named: ReadonlySet<string>, before: number): Promise<void> {
-    for await (const { id, path, keptAt } of this.audio.files()) {
-      if (keptAt < before && (id === null || !named.has(id))) await rm(path, { force: true });
+    for await (const { id, path } of this.audio.files()) {
+      if (id === null || !named.has(id)) this.audio.removeOlder(path, before);
     }
   }
 }

@@ -3,8 +3,10 @@ import { dirname, join } from 'node:path';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
 import { writeMuLawWav } from '@locutor/core/audio';
+import type { BoxId } from '@locutor/core/directory';
 import type { AudioId } from '../audio/audioId';
 import { AudioStore } from '../audio/audioStore';
+import { MessagesService } from '../messages/messages.service';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import { SweepService } from './sweep.service';
@@ -178,6 +180,22 @@ describe('a file that is gone from the disk', () => {
 });
 
 describe('a message and what tells of it', () => {
+  it('are kept once, though it is tried again, as after a server was killed just then', async () => {
+    const [person] = (await server.ask('get', '/api/people')).body;
+    await server.ask('patch', `/api/people/${person.id}`, { revision: 1, email: 'noor@larkspurcove.example' });
+    const messages = server.app.get(MessagesService);
+    const left = {
+      ...{ boxId: boxId as BoxId, callerNumber: '+12075550188', leftAt: 1000, words: 'My boat is adrift.' },
+      tell: [{ personId: person.id, by: 'email' as const }],
+    };
+    const spoken = { samples: new Float32Array(8000), rateHz: 8000 };
+    const kept = [await messages.keep('take:one', left, spoken), await messages.keep('take:one', left, spoken)];
+    expect(kept[1]?.id).toBe(kept[0]?.id);
+    await messages.keep('take:two', left, spoken);
+    expect((await server.ask('get', '/api/messages')).body).toHaveLength(2);
+    expect((await server.ask('get', '/api/outbox')).body).toHaveLength(2);
+  });
+
   it('are kept both, or neither', async () => {
     const [person] = (await server.ask('get', '/api/people')).body;
     const [box] = (await server.ask('get', '/api/boxes')).body;

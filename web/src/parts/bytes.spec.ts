@@ -1,8 +1,9 @@
 import { showBytes } from './bytes';
 
 it.each([
-  [0, '0 byte'],
-  [58, '58 byte'],
+  [0, '0 bytes'],
+  [1, '1 byte'],
+  [58, '58 bytes'],
   [999_499, '999 kB'],
   [312_400_000, '312 MB'],
   [1_440_000_000, '1.44 GB'],

@@ -129,10 +129,16 @@ function Room() {
   const { folder, freeBytes, isLow, spokenSentences, spokenBytes } = data;
   return (
     <Text color={isLow ? undefined : 'quiet'} fontWeight={isLow ? '600' : undefined} mt="2" overflowWrap="anywhere">
-      {spokenSentences.toLocaleString('en')} spoken sentences take {showBytes(spokenBytes)}. The disk with {folder} has{' '}
-      {showBytes(freeBytes)} left{isLow ? ': make room on it.' : '.'}
+      {saysSpoken(spokenSentences, spokenBytes)} The disk with {folder} has {showBytes(freeBytes)} left
+      {isLow ? ': make room on it.' : '.'}
     </Text>
   );
+}
+
+function saysSpoken(sentences: number, bytes: number): string {
+  if (sentences === 0) return 'No sentence has been spoken yet.';
+  const many = `${sentences.toLocaleString('en')} spoken sentences take`;
+  return `${sentences === 1 ? 'One spoken sentence takes' : many} ${showBytes(bytes)}.`;
 }
 
 /** Set on its own, and never kept in the browser: it cannot be read back. */
