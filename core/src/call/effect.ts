@@ -60,8 +60,17 @@ export type AskToAccept = {
   readonly items: readonly PlayItem[];
 };
 export type Connect = { readonly type: 'connect'; readonly phone: RungPhone };
-/** Hand the call over for good; it leaves the line. */
-export type HandOver = { readonly type: 'handOver'; readonly target: OutsideTarget };
+/**
+ * Hand the call over for good: the caller hears it ring until `handedOver` is reported and the call has left the line, or
+ * `handOverFailed`.
+ */
+export type HandOver = {
+  readonly type: 'handOver';
+  readonly handOverId: number;
+  readonly target: OutsideTarget;
+};
+/** The caller is handed over no more: they have gone, or nobody has taken the call in time. */
+export type StopHandOver = { readonly type: 'stopHandOver'; readonly handOverId: number };
 export type StartRecording = { readonly type: 'startRecording'; readonly recordingId: number };
 /** Stop; when `keepIn` is a box the recording is a message for it, otherwise it is thrown away. */
 export type StopRecording = {
@@ -111,6 +120,7 @@ export type CallEffect =
   | AskToAccept
   | Connect
   | HandOver
+  | StopHandOver
   | StartRecording
   | StopRecording
   | StartTake

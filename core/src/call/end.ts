@@ -53,6 +53,9 @@ function stopWhatGoesOn(run: Run): void {
     case 'ringingGroup':
       run.effects.push({ type: 'stopRinging', ringId: phase.ringId });
       return;
+    case 'handingOver':
+      run.effects.push({ type: 'stopHandOver', handOverId: phase.handOverId });
+      return stopTimer(run, phase.timerId);
     case 'queuing':
     case 'inQueue':
       return stopWaiting(run, phase, 'hungUp');

@@ -47,8 +47,10 @@ export type PlayEnded = Timed & { readonly type: 'playEnded'; readonly playId: n
 /** A timer ran out. */
 export type TimePassed = Timed & { readonly type: 'timePassed'; readonly timerId: number };
 export type StaffAnswered = Timed & { readonly type: 'staffAnswered'; readonly ringId: number };
-/** The rung phone is in use, they declined, or they are away from it. */
-export type StaffBusy = Timed & { readonly type: 'staffBusy'; readonly ringId: number; readonly why?: 'busy' | 'away' };
+/** Why a phone cannot be reached, as the line tells it. */
+export type Unreached = Extract<NotAnswered, 'busy' | 'away' | 'noLineFree' | 'noSuchNumber' | 'failed'>;
+/** The rung phone is in use, they declined, they are away from it, or the line does not reach it. */
+export type StaffBusy = Timed & { readonly type: 'staffBusy'; readonly ringId: number; readonly why?: Unreached };
 /** A member of the group that rings, or of the queue the caller waits in, is there to talk. */
 export type MemberAnswered = Timed & {
   readonly type: 'memberAnswered';
@@ -109,6 +111,14 @@ export type TakeFinished = Timed & {
   readonly recordingId: number;
   readonly take: FinishedTake | null;
 };
+/** Who the call was handed over to has it now; it has left the line. */
+export type HandedOver = Timed & { readonly type: 'handedOver'; readonly handOverId: number };
+/** The call could not be handed over. */
+export type HandOverFailed = Timed & {
+  readonly type: 'handOverFailed';
+  readonly handOverId: number;
+  readonly why: Unreached;
+};
 /** A key on the phone that was rung, before the two are connected. */
 export type StaffPressed = Timed & { readonly type: 'staffPressed'; readonly key: Key };
 /** The one the caller talks to, or who was asked to accept the call, put the phone down. */
@@ -124,6 +134,8 @@ export type CallEvent =
   | TimePassed
   | StaffAnswered
   | StaffBusy
+  | HandedOver
+  | HandOverFailed
   | MemberAnswered
   | GroupUnanswered
   | Queued

@@ -1,10 +1,20 @@
 export { wordsFirst } from './wordsFirst';
 export { spokenFacts, withoutSwitch, type CallScript, type LineScript } from './script';
-export type { CallEvent, DirectTo, FinishedTake, MessageToHear, PhoneTake, PinAnswer, TransferTo } from './event';
+export type {
+  CallEvent,
+  DirectTo,
+  FinishedTake,
+  MessageToHear,
+  PhoneTake,
+  PinAnswer,
+  TransferTo,
+  Unreached,
+} from './event';
 export { afterWrongPin, noTries, pauseLeft, triesForgottenAfterMs, type PinTries } from './pinTries';
 export type {
   AskToAccept,
   CallEffect,
+  HandOver,
   Play,
   PlayItem,
   Ring,

@@ -14,6 +14,8 @@ export const callLimits = {
   settleTakeWithinMs: 8000,
   /** How long the one who answers an outside phone has to press 1. */
   acceptWithinMs: 15_000,
+  /** How long an outside phone rings that a call is handed over to; then it has not been taken. */
+  handOverWithinMs: 60_000,
   /** How long a caller who is asked for a name or an extension has to begin. */
   firstDigitWithinMs: 6000,
   /** How long they have for each further digit. */

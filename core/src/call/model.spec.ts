@@ -122,7 +122,8 @@ class Teller {
           const number = this.outside(each.to);
           if (!number) break;
           this.say(each.before);
-          this.end(`handed to ${number}`);
+          this.story.push(`hand over to ${number}`);
+          if (this.staff === 'answers') this.end('handed over');
           break;
         }
         case 'toLine': {
@@ -418,7 +419,8 @@ function drive(script: CallScript, atMs: number, callerNumber: string, turns: Tu
       }
       if (entry.type === 'ringingGroup') story.push('ring group');
       if (entry.type === 'answered') story.push('talk');
-      if (entry.type === 'handedOver') story.push(`handed to ${entry.target.number}`);
+      if (entry.type === 'handingOver') story.push(`hand over to ${entry.target.number}`);
+      if (entry.type === 'handedOver') story.push('handed over');
       if (entry.type === 'callRecording') story.push(entry.on ? 'recorded' : 'not recorded');
     }
     if (result.effects.some(({ type }) => type === 'enterQueue')) story.push('wait');
@@ -456,6 +458,12 @@ function nextEvent(
       if (staff === 'isBusy') return { type: 'staffBusy', atMs, ringId: phase.ringId };
       if (phase.timerId === null) return endWith(story, 'rings for ever');
       return { type: 'timePassed', atMs: rungUntilMs, timerId: phase.timerId };
+    case 'handingOver': {
+      const { handOverId, timerId } = phase;
+      if (staff === 'answers') return { type: 'handedOver', atMs, handOverId };
+      if (staff === 'isBusy') return { type: 'handOverFailed', atMs, handOverId, why: 'busy' };
+      return { type: 'timePassed', atMs, timerId };
+    }
     case 'ringingGroup':
       if (staff === 'answers') return memberAnswers(atMs, phase.ringId);
       return { type: 'groupUnanswered', atMs, ringId: phase.ringId, why: 'noAnswer' };

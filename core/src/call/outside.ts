@@ -1,4 +1,12 @@
-import { countryOf, isInService, readPhoneNumber, type Contact, type E164 } from '../directory';
+import {
+  countryOf,
+  isInService,
+  mayCall,
+  readPhoneNumber,
+  type Contact,
+  type E164,
+  type OutgoingLimits,
+} from '../directory';
 import { dayAt } from '../hours';
 import type { Outside } from '../line';
 import type { CallScript, LineScript } from './script';
@@ -13,7 +21,7 @@ export interface NotCalled {
 
 /** The outside number that is meant, or why it cannot be called from a line at an instant. */
 export function outsideTargetOf(
-  { contacts }: Pick<CallScript, 'contacts'>,
+  { contacts, outgoing }: Pick<CallScript, 'contacts' | 'outgoing'>,
   line: LineScript,
   to: Outside,
   atMs: number,
@@ -23,12 +31,20 @@ export function outsideTargetOf(
   const read = readPhoneNumber(written, countryOf(line));
   const number = read.ok ? read.value : '';
   const target: OutsideTarget = { type: 'outside', number, contactId: to.type === 'contact' ? to.contactId : null };
-  const why = to.type === 'contact' && !contact ? 'deleted' : whyNot(contact, number, line, atMs);
+  const isGone = to.type === 'contact' && !contact;
+  const why = isGone ? 'deleted' : whyNot(contact, number, line, outgoing, atMs);
   return why ? { why, target } : target;
 }
 
-function whyNot(contact: Contact | undefined, number: E164, line: LineScript, atMs: number): NotAnswered | undefined {
+function whyNot(
+  contact: Contact | undefined,
+  number: E164,
+  line: LineScript,
+  limits: OutgoingLimits,
+  atMs: number,
+): NotAnswered | undefined {
   if (number === '') return 'notANumber';
   if (number === line.number) return 'ownNumber';
+  if (!mayCall(number, limits)) return 'notAllowed';
   return contact && !isInService(contact, dayAt(atMs, line.timeZone)) ? 'outOfService' : undefined;
 }

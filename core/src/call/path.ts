@@ -22,10 +22,11 @@ import { greetForMessage } from './message';
 import { answerFor, stepsAt, type ReadyLine } from './ready';
 import { outsideTargetOf } from './outside';
 import { enterQueue } from './queue';
+import { handOver } from './handOver';
 import { ring, whyNotPerson } from './ringing';
 import { lineOf, mayTurn, newId, note, sayThen, type Run } from './run';
 import type { Place, RingPlan } from './state';
-import type { OutsideTarget, Target } from './target';
+import type { Target } from './target';
 import type { NotAnswered } from './reasons';
 import { lineItems, phrases, sheetItems, spokenItems, wordsItems } from './words';
 import { wordsFirst } from './wordsFirst';
@@ -82,8 +83,8 @@ function takeStep(run: Run, step: Step, place: Place, after: Place): Taken {
       const target = outsideTargetOf(run.script, lineOf(run).script, step.to, run.atMs);
       if ('why' in target) return skip(run, target);
       const items = wordsItems(run, step.before, source);
-      if (items.length > 0) sayThen(run, items, { type: 'handOver', target });
-      else handOver(run, target);
+      if (items.length > 0) sayThen(run, items, { type: 'handOver', target, place: after });
+      else handOver(run, target, after);
       return 'waits';
     }
     case 'toLine':
@@ -200,12 +201,6 @@ function ringAfterWords(run: Run, before: string, { slot, stepIndex }: Place, pl
 function skip(run: Run, { target, why }: { readonly target: Target; readonly why: NotAnswered }): Taken {
   note(run, { type: 'notAnswered', target, why });
   return 'goesOn';
-}
-
-export function handOver(run: Run, target: OutsideTarget): void {
-  run.effects.push({ type: 'handOver', target });
-  note(run, { type: 'handedOver', target });
-  endCall(run, 'handedOver');
 }
 
 /** Goes to a sheet; goes on when it is not there any more. */

@@ -1,5 +1,5 @@
 import type { Box, CallerList, Group, Person, Queue } from '../directory';
-import { isInList } from '../directory';
+import { isInList, mayCall, type OutgoingLimits } from '../directory';
 import type { Hours } from '../hours';
 import { answersAt, hoursId, nextTurn, type Answer, type Switch } from '../hours';
 import {
@@ -102,7 +102,7 @@ function makeReady(script: CallScript): Ready {
   const byOwner = script.boxes.flatMap((box) => (box.ownerId ? [[box.ownerId, box] as const] : []));
   return {
     lines: new Map(script.lines.map((line) => [line.id, makeLineReady(line)])),
-    people: byId(script.people),
+    people: byId(script.people.map((person) => callable(person, script.outgoing))),
     groups: byId(script.groups),
     queues: byId(script.queues),
     byExtension: new Map(byExtension.reverse()),
@@ -117,6 +117,12 @@ function makeReady(script: CallScript): Ready {
     said: new Map(),
     phrases: new Map(),
   };
+}
+
+/** Somebody with those of their phones that may be called. */
+function callable(person: Person, limits: OutgoingLimits): Person {
+  const phones = person.phones.filter((phone) => phone.type === 'desk' || mayCall(phone.number, limits));
+  return phones.length === person.phones.length ? person : { ...person, phones };
 }
 
 function extensionsOf({ people, groups, queues }: CallScript): (readonly [string, Dialable])[] {

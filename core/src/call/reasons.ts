@@ -39,4 +39,12 @@ export type NotAnswered =
   | 'notANumber'
   /** The outside number is the line's own. */
   | 'ownNumber'
-  | 'outOfService';
+  | 'outOfService'
+  /** The line may not call numbers of this kind or country. */
+  | 'notAllowed'
+  /** As many outside phones are on the line as may be at once. */
+  | 'noLineFree'
+  /** The number is given out to nobody. */
+  | 'noSuchNumber'
+  /** The line could not get through. */
+  | 'failed';

@@ -67,7 +67,8 @@ export function accept(run: Run, { ring: plan, ringId, timerId, phoneIndex }: Ac
 
 function connect(run: Run, target: Target, phone: PersonPhone, ringId: number): void {
   const rung = rungPhone(target, phone);
-  run.effects.push({ type: 'stopRinging', ringId }, { type: 'connect', phone: rung });
+  // Connected first: the phone that rang goes on as the one that is talked on.
+  run.effects.push({ type: 'connect', phone: rung }, { type: 'stopRinging', ringId });
   note(run, { type: 'answered', phone: rung });
   setPhase(run, { type: 'connected', target, holdGreetingId: null });
 }
@@ -92,6 +93,7 @@ export function tryNextPhone(
 /** Why a person cannot be rung at all; undefined when they can. */
 export function whyNotPerson(run: Run, person: Person | undefined, onCall = false): NotAnswered | undefined {
   if (!person) return 'deleted';
+  if (person.phones.length === 0) return 'notAllowed';
   if (phonesRung(person, onCall).length === 0) return 'onCallOnly';
   const { timeZone } = lineOf(run).script;
   const keeps = (hoursId: HoursId): boolean => {

@@ -1,4 +1,4 @@
-import type { Box, CallerList, Contact, E164, Group, Person, Queue } from '../directory';
+import type { Box, CallerList, Contact, E164, Group, OutgoingLimits, Person, Queue } from '../directory';
 import type { Hours, Switch, TimeZone } from '../hours';
 import type { SpokenFacts } from '../speech';
 import {
@@ -43,6 +43,8 @@ export interface CallScript {
   readonly takes: readonly RecordedTake[];
   /** What is played to those who wait or are on hold. */
   readonly holdMusic: HoldMusicId;
+  /** What outside numbers may be called, and how many at once. */
+  readonly outgoing: OutgoingLimits;
   /** The sets of hours that people keep. */
   readonly hours: readonly Hours[];
   /** Whether a call tells each step it takes, passed over or not; for those who ask where calls come to. */

@@ -30,7 +30,7 @@ export type Next =
   | { readonly type: 'queue'; readonly queueId: QueueId; readonly place: Place | null }
   /** The call is recorded from here on, and the path goes on. */
   | { readonly type: 'record'; readonly place: Place }
-  | { readonly type: 'handOver'; readonly target: OutsideTarget }
+  | { readonly type: 'handOver'; readonly target: OutsideTarget; readonly place: Place }
   | { readonly type: 'ask'; readonly ask: Ask }
   /** The person whose extension was dialled or name was said did not answer; the menu is null outside of one. */
   | { readonly type: 'unanswered'; readonly personId: PersonId; readonly sheetId: SheetId | null }
@@ -132,6 +132,16 @@ export type Accepting = Omit<Ringing, 'type' | 'timerId'> & {
 };
 /** The members of a group are rung; which of them, the exchange knows. */
 export type RingingGroup = { readonly type: 'ringingGroup'; readonly ring: GroupPlan; readonly ringId: number };
+/** The call is being handed over to an outside number for good; the caller hears it ring there. */
+export type HandingOver = {
+  readonly type: 'handingOver';
+  readonly target: OutsideTarget;
+  readonly handOverId: number;
+  /** Ends the try. */
+  readonly timerId: number;
+  /** Where the call goes on when it is not taken there. */
+  readonly place: Place;
+};
 /** A place in a queue was asked for. */
 export type Queuing = {
   readonly type: 'queuing';
@@ -238,6 +248,7 @@ export type Phase =
   | Ringing
   | Accepting
   | RingingGroup
+  | HandingOver
   | Queuing
   | InQueue
   | Connected

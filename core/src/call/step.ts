@@ -9,6 +9,8 @@ import type {
   CallerSpoke,
   Dialled,
   GroupUnanswered,
+  HandedOver,
+  HandOverFailed,
   KeyPressed,
   MemberAnswered,
   PlaceIs,
@@ -26,7 +28,8 @@ import { hold, holdOn, resume } from './hold';
 import { callLimits } from './limits';
 import { afterUnanswered, goOnInMenu, passSilently, takeKey, takeWords } from './menu';
 import { beginMessage, finishMessage } from './message';
-import { beginLine, enterSheet, followPath, handOver, takePath } from './path';
+import { handOver, handedOver, handOverFailed } from './handOver';
+import { beginLine, enterSheet, followPath, takePath } from './path';
 import {
   askPlace,
   beginWait,
@@ -88,6 +91,9 @@ function handle(run: Run, event: CallEvent): void {
       return answerRing(run, event.ringId);
     case 'staffBusy':
       return passBusy(run, event);
+    case 'handedOver':
+    case 'handOverFailed':
+      return endHandOver(run, event);
     case 'memberAnswered':
       return answerMember(run, event);
     case 'groupUnanswered':
@@ -232,7 +238,7 @@ function goOn(run: Run, next: Next | undefined): void {
     case 'pin':
       return askPin(run, next.boxId, next.wrongPins);
     case 'handOver':
-      return handOver(run, next.target);
+      return handOver(run, next.target, next.place);
     case 'ask':
       return ask(run, next.ask);
     case 'unanswered':
@@ -259,6 +265,8 @@ function passTime(run: Run, { timerId }: TimePassed): void {
       return goOn(run, tryNextPhone(run, phase, 'noAnswer'));
     case 'accepting':
       return goOn(run, tryNextPhone(run, phase, 'notAccepted'));
+    case 'handingOver':
+      return goOn(run, handOverFailed(run, phase, 'noAnswer'));
     case 'recording':
       return finishMessage(run, phase);
     case 'inQueue':
@@ -284,11 +292,19 @@ function passBusy(run: Run, { ringId, why }: StaffBusy): void {
   if (phase.type === 'ringing' && phase.ringId === ringId) goOn(run, tryNextPhone(run, phase, why ?? 'busy'));
 }
 
+function endHandOver(run: Run, event: HandedOver | HandOverFailed): void {
+  const { phase } = run.state;
+  if (phase.type !== 'handingOver' || phase.handOverId !== event.handOverId) return;
+  if (event.type === 'handedOver') handedOver(run, phase);
+  else goOn(run, handOverFailed(run, phase, event.why));
+}
+
 function answerMember(run: Run, { id, phone, holdGreetingId }: MemberAnswered): void {
   const { phase } = run.state;
   if (phase.type === 'ringingGroup' && phase.ringId === id) {
+    connectMember(run, phone, holdGreetingId);
     run.effects.push({ type: 'stopRinging', ringId: id });
-    return connectMember(run, phone, holdGreetingId);
+    return;
   }
   if (phase.type !== 'inQueue' || phase.waitId !== id) return;
   stopWaiting(run, phase, 'answered');

@@ -39,6 +39,7 @@ import {
   type Menu,
   type Path,
 } from '../line';
+import { idleCall, step, type CallEffect, type CallEvent } from '.';
 import type { RungPhone } from './target';
 import type { CallScript } from './script';
 import { runTrial, type CallerAct, type StaffAct, type Trial } from '../exchange';
@@ -69,6 +70,8 @@ function tell(entry: TranscriptEntry): string | undefined {
       return 'asked to press 1';
     case 'notAnswered':
       return `not answered: ${entry.why}`;
+    case 'handingOver':
+      return 'handing over';
     case 'handedOver':
       return `handed over to ${entry.target.number}`;
     case 'callRecording':
@@ -212,15 +215,62 @@ describe('outside numbers', () => {
     ]);
   });
 
-  it('take the call over for good, with words before', () => {
+  describe('that the call is handed over to', () => {
     const to = { type: 'contact', contactId: harbourMaster.id } as const;
-    const by = answering([{ type: 'handOver', to, before: 'Please hold.' }], { contacts: [harbourMaster] });
-    expect(story(by)).toEqual(['“Please hold.”', 'handed over to +12075550190', 'handedOver']);
-    const gone = { ...harbourMaster, serviceUntil: '2026-11-22' };
-    expect(story({ ...by, contacts: [gone] })[0]).toBe('not answered: outOfService');
-    expect(story({ ...by, contacts: [] })[0]).toBe('not answered: deleted');
-    const lastDay = { ...harbourMaster, serviceUntil: '2026-11-23' };
-    expect(story({ ...by, contacts: [lastDay] }).at(-1)).toBe('handedOver');
+    const by = answering([{ type: 'handOver', to, before: 'Please hold.' }, ...bye], { contacts: [harbourMaster] });
+    const over = { staff: () => answers };
+
+    it('take it for good, with words before', () => {
+      const [words, ...rest] = story(by, over);
+      expect(words).toBe('“Please hold.”');
+      expect(rest).toEqual(['handing over', 'handed over to +12075550190', 'handedOver']);
+    });
+
+    it.each<[string, StaffAct, string]>([
+      ['are busy', { type: 'busy' }, 'busy'],
+      ['do not answer', { type: 'noAnswer' }, 'noAnswer'],
+    ])('lead on with the path when they %s', (_what, act, why) => {
+      expect(story(by, { staff: () => act }).slice(1)).toEqual([
+        'handing over',
+        `not answered: ${why}`,
+        '“Bye.”',
+        'hungUp',
+      ]);
+    });
+
+    it('lead on when there is no such number, and a late answer changes nothing', () => {
+      let state = idleCall;
+      const happen = (event: CallEvent): readonly CallEffect[] => {
+        const result = step(by, state, event);
+        state = result.state;
+        return result.effects;
+      };
+      const atMs = openMoment;
+      happen({ type: 'dialled', atMs, callerNumber: '' });
+      if (state.phase.type === 'saying') happen({ type: 'playEnded', atMs, playId: state.phase.playId });
+      const handOverId = state.phase.type === 'handingOver' ? state.phase.handOverId : 0;
+      expect(happen({ type: 'handOverFailed', atMs, handOverId: handOverId + 1, why: 'busy' })).toEqual([]);
+      const effects = happen({ type: 'handOverFailed', atMs, handOverId, why: 'noSuchNumber' });
+      expect(effects).toContainEqual({ type: 'stopHandOver', handOverId });
+      expect(state.phase.type).toBe('saying');
+      expect(happen({ type: 'handedOver', atMs, handOverId })).toEqual([]);
+    });
+
+    it('are let go when the caller hangs up meanwhile', () => {
+      const { effects, transcript } = runTrial(by, { ...quiet, caller: [hangUpAt(20_000)] });
+      expect(effects.map((effect) => effect.type)).toContain('stopHandOver');
+      expect(transcript.at(-1)).toMatchObject({ type: 'ended', reason: 'callerHungUp' });
+    });
+
+    it('are passed where they cannot be called', () => {
+      const gone = { ...harbourMaster, serviceUntil: '2026-11-22' };
+      expect(story({ ...by, contacts: [gone] }, over)[0]).toBe('not answered: outOfService');
+      expect(story({ ...by, contacts: [] }, over)[0]).toBe('not answered: deleted');
+      const lastDay = { ...harbourMaster, serviceUntil: '2026-11-23' };
+      expect(story({ ...by, contacts: [lastDay] }, over).at(-1)).toBe('handedOver');
+      const atHome = { ...by.outgoing, countries: ['CA' as const] };
+      expect(story({ ...by, outgoing: atHome }, over)[0]).toBe('not answered: notAllowed');
+    });
   });
 });
 

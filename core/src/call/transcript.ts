@@ -47,6 +47,7 @@ export type TranscriptEntry = { readonly atMs: number } & (
   | { readonly type: 'pin'; readonly boxId: BoxId; readonly right: boolean; readonly pausedMs?: number }
   | { readonly type: 'heardMessage'; readonly messageId: string; readonly deleted: boolean }
   | { readonly type: 'greetingRecorded'; readonly name: string; readonly lengthMs: number; readonly kept: boolean }
+  | { readonly type: 'handingOver'; readonly target: OutsideTarget }
   | { readonly type: 'handedOver'; readonly target: OutsideTarget }
   | { readonly type: 'recording'; readonly boxId: BoxId }
   | { readonly type: 'message'; readonly boxId: BoxId; readonly lengthMs: number; readonly kept: boolean }

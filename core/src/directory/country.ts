@@ -1,7 +1,10 @@
-import { getCountries, parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js';
+import { getCountries, parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/max';
 
 /** A country or region, as in ISO 3166-1 alpha-2. */
 export type Country = CountryCode;
+
+/** Every country that has telephone numbers. */
+export const countries: readonly Country[] = getCountries();
 
 /**
  * The country of a line: that of its own number, else that of its time zone. Numbers typed without their country are

@@ -89,7 +89,19 @@ export {
   type KeypadReport,
   type NamePart,
 } from './keypadNames';
-export { countryOf, type Country } from './country';
+export { countries, countryOf, type Country } from './country';
+export {
+  costlyKinds,
+  kindOfNumber,
+  mayCall,
+  mostOutgoingAtOnce,
+  usualOutgoing,
+  whyDisallowed,
+  type CostlyKind,
+  type Disallowed,
+  type NumberKind,
+  type OutgoingLimits,
+} from './outgoing';
 export {
   exampleNumber,
   hasLostZero,

@@ -1,4 +1,4 @@
-import { getExampleNumber, parsePhoneNumberFromString } from 'libphonenumber-js';
+import { getExampleNumber, parsePhoneNumberFromString } from 'libphonenumber-js/max';
 import examples from 'libphonenumber-js/mobile/examples';
 import { right, wrong, type Result } from '../result';
 import type { Country } from './country';

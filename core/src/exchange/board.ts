@@ -78,7 +78,7 @@ function rungByCall({ staff, queues }: Exchange): ReadonlyMap<CallId, readonly R
     if (doing.type !== 'rung') continue;
     const { by } = doing;
     const callId = by.type === 'queue' ? queues.get(by.queueId)?.waiting[0]?.callId : by.callId;
-    if (callId) rung.set(callId, [...(rung.get(callId) ?? []), doing.phone]);
+    if (callId) rung.set(callId, [...(rung.get(callId) ?? []), doing.leg.phone]);
   }
   return rung;
 }
@@ -86,6 +86,8 @@ function rungByCall({ staff, queues }: Exchange): ReadonlyMap<CallId, readonly R
 /** The outside phone that a call rings, is accepted on or talks to, and nobody's desk stands for; null where there is none. */
 export function outsidePhoneOf({ state: { phase } }: Pick<LiveCall, 'state'>): RungPhone | null {
   switch (phase.type) {
+    case 'handingOver':
+      return phase.target;
     case 'ringing':
     case 'accepting':
       return phase.ring.target.type === 'outside' ? phase.ring.target : null;

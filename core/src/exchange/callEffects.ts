@@ -1,8 +1,9 @@
-import type { CallEffect, Ring } from '../call';
+import type { CallEffect, HandOver, Ring, RungPhone } from '../call';
 import type { GroupId, PersonId, QueueId } from '../directory';
 import { beginHunt, endHunt } from './hunt';
 import { countTalk, enterLine, leaveLine, tellPlace } from './offers';
-import { setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
+import { isOutside, legOf } from './legs';
+import { isLineFree, lineFreed, newLeg, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
 import type { CallId } from './state';
 
 /** What an effect of one call means for the people it shares with others. */
@@ -15,8 +16,11 @@ export function reactTo(run: Run, callId: CallId, effect: CallEffect): void {
     case 'stopRinging':
       return stopRinging(run, callId, effect.ringId);
     case 'connect':
-      if (effect.phone.type === 'person') connect(run, callId, effect.phone.personId);
-      return;
+      return connect(run, callId, effect.phone);
+    case 'handOver':
+      return ringHandOver(run, callId, effect);
+    case 'stopHandOver':
+      return endOutside(run, callId);
     case 'enterQueue':
       return enterLine(run, callId, effect);
     case 'leaveQueue':
@@ -32,20 +36,44 @@ export function reactTo(run: Run, callId: CallId, effect: CallEffect): void {
 
 /** Rings somebody by name. Whoever is on a call, is rung already or says they are busy is not rung. */
 function ringPhone(run: Run, callId: CallId, { ringId, phone }: Ring): void {
-  if (phone.type !== 'person') return;
+  if (phone.type === 'outside') return ringOutside(run, callId, ringId, phone);
   const { presence, doing } = staffOf(run, phone.personId);
   const isAway = presence === 'away' && phone.number === null;
   if (presence === 'busy' || isAway || doing.type !== 'nothing') {
     return tell(run, callId, { type: 'staffBusy', atMs: run.atMs, ringId, why: isAway ? 'away' : 'busy' });
   }
+  if (isOutside(phone) && !isLineFree(run)) {
+    return tell(run, callId, { type: 'staffBusy', atMs: run.atMs, ringId, why: 'noLineFree' });
+  }
   setDoing(run, phone.personId, {
     type: 'rung',
     by: { type: 'call', callId, ringId },
-    phone,
+    leg: newLeg(run, phone),
     sinceMs: run.atMs,
     timerId: null,
     isAccepting: false,
   });
+}
+
+function ringOutside(run: Run, callId: CallId, ringId: number, phone: RungPhone): void {
+  const call = run.calls.get(callId);
+  if (!call) return;
+  if (isLineFree(run)) run.calls.set(callId, { ...call, outside: newLeg(run, phone) });
+  else tell(run, callId, { type: 'staffBusy', atMs: run.atMs, ringId, why: 'noLineFree' });
+}
+
+function ringHandOver(run: Run, callId: CallId, { handOverId, target }: HandOver): void {
+  const call = run.calls.get(callId);
+  if (!call) return;
+  if (isLineFree(run)) run.calls.set(callId, { ...call, outside: newLeg(run, target) });
+  else tell(run, callId, { type: 'handOverFailed', atMs: run.atMs, handOverId, why: 'noLineFree' });
+}
+
+function endOutside(run: Run, callId: CallId): void {
+  const call = run.calls.get(callId);
+  if (!call?.outside) return;
+  run.calls.set(callId, { ...call, outside: null });
+  lineFreed(run);
 }
 
 function stopRinging(run: Run, callId: CallId, ringId: number): void {
@@ -54,13 +82,19 @@ function stopRinging(run: Run, callId: CallId, ringId: number): void {
     const isIt = doing.type === 'rung' && doing.by.type === 'call' && doing.by.callId === callId;
     if (isIt && doing.by.ringId === ringId) setFree(run, personId);
   }
+  const phase = run.calls.get(callId)?.state.phase;
+  // The one who answered is talked to on the phone that rang.
+  if (phase?.type !== 'connected') endOutside(run, callId);
 }
 
-function connect(run: Run, callId: CallId, personId: PersonId): void {
+/** The phone that rang, or that they talk on already, is the one that the caller is connected to. */
+function connect(run: Run, callId: CallId, phone: RungPhone): void {
   const call = run.calls.get(callId);
-  if (!call) return;
+  if (!call || phone.type === 'outside') return;
+  const { personId } = phone;
   run.calls.set(callId, { ...call, talkingTo: personId });
-  setDoing(run, personId, { type: 'talking', callId, sinceMs: run.atMs });
+  const leg = legOf(staffOf(run, personId).doing) ?? newLeg(run, phone);
+  setDoing(run, personId, { type: 'talking', callId, leg, sinceMs: run.atMs });
 }
 
 /** The call is over: whoever was on it is free, after a rest where their group or queue gives one. */
@@ -68,6 +102,7 @@ function dropCall(run: Run, callId: CallId): void {
   const call = run.calls.get(callId);
   if (!call) return;
   run.calls.delete(callId);
+  if (call.outside) lineFreed(run);
   if (call.talkingTo) endTalkOf(run, call.talkingTo, callId, call.broughtBy);
   if (call.staffCaller) endOwnCall(run, call.staffCaller, callId);
 }
@@ -75,7 +110,9 @@ function dropCall(run: Run, callId: CallId): void {
 /** A caller who was on hold while a colleague was called has gone: that call goes on. */
 function endTalkOf(run: Run, personId: PersonId, callId: CallId, broughtBy: GroupId | QueueId | null): void {
   const { doing } = staffOf(run, personId);
-  if (doing.type !== 'calling' || doing.held !== callId) return endTalk(run, personId, broughtBy);
+  // They talk to somebody else by now, as when a caller was sent on to them.
+  if (doing.type === 'talking' && doing.callId !== callId) return;
+  if (doing.type !== 'calling' || doing.held?.callId !== callId) return endTalk(run, personId, broughtBy);
   setDoing(run, personId, { ...doing, held: null });
 }
 
@@ -83,9 +120,9 @@ function endTalkOf(run: Run, personId: PersonId, callId: CallId, broughtBy: Grou
 function endOwnCall(run: Run, personId: PersonId, callId: CallId): void {
   const { doing } = staffOf(run, personId);
   if (doing.type !== 'calling' || doing.callId !== callId) return;
-  const held = doing.held && run.calls.get(doing.held);
-  if (!held || held.talkingTo !== personId) return setFree(run, personId);
-  setDoing(run, personId, { type: 'talking', callId: held.id, sinceMs: held.sinceMs });
+  const held = doing.held && run.calls.get(doing.held.callId);
+  if (!doing.held || held?.talkingTo !== personId) return setFree(run, personId);
+  setDoing(run, personId, { type: 'talking', callId: held.id, leg: doing.held.leg, sinceMs: held.sinceMs });
 }
 
 /** Somebody's call is over for them. */

@@ -12,7 +12,14 @@ export function consult(run: Run, { personId, colleague, callId, script }: Staff
   if (doing.type !== 'talking' || !person || colleague === personId || run.calls.get(callId)) return;
   tell(run, doing.callId, { type: 'staffHeld', atMs: run.atMs, on: true });
   const to = { type: 'colleague', personId: colleague } as const;
-  beginOwnCall(run, { personId, callId, script, callerNumber: person.extension, to, held: doing.callId });
+  beginOwnCall(run, {
+    personId,
+    callId,
+    script,
+    callerNumber: person.extension,
+    to,
+    held: { callId: doing.callId, leg: doing.leg },
+  });
 }
 
 /** Whom a call of somebody's own has reached, or rings. */
@@ -26,13 +33,14 @@ function calledBy({ talkingTo, state: { phase } }: LiveCall): PersonId | null {
 export function sendOn(run: Run, personId: PersonId): void {
   const { doing } = staffOf(run, personId);
   if (doing.type !== 'calling' || !doing.held) return;
-  const [own, held] = [run.calls.get(doing.callId), run.calls.get(doing.held)];
+  const [own, held] = [run.calls.get(doing.callId), run.calls.get(doing.held.callId)];
   const colleague = own && calledBy(own);
   if (!own || !held || !colleague) return;
   const to = { type: 'person', personId: colleague } as const;
   run.calls.set(held.id, { ...held, talkingTo: null, broughtBy: null, transfer: { by: personId, to } });
   endTalk(run, personId, held.broughtBy);
-  tell(run, own.id, { type: 'callerHungUp', atMs: run.atMs });
+  // Handed on first: the colleague talks on with the phone they have in their hand.
   if (own.talkingTo) tell(run, held.id, { type: 'staffHandedOn', atMs: run.atMs, personId: colleague });
-  else tell(run, held.id, { type: 'staffTransferred', atMs: run.atMs, to });
+  tell(run, own.id, { type: 'callerHungUp', atMs: run.atMs });
+  if (!own.talkingTo) tell(run, held.id, { type: 'staffTransferred', atMs: run.atMs, to });
 }

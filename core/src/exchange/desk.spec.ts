@@ -43,7 +43,7 @@ describe('a caller who is to be transferred after a word with the colleague', ()
     const call = consults();
     expect([office.phase(call), ...office.rung()]).toEqual(['onHold', 'Priya']);
     office.answer(priya);
-    expect(office.doing(noor)).toMatchObject({ type: 'calling', callId: own, held: call });
+    expect(office.doing(noor)).toMatchObject({ type: 'calling', callId: own, held: { callId: call } });
     sendsOn();
     expect(office.phase(call)).toBe('connected');
     expect(office.doing(priya)).toMatchObject({ type: 'talking', callId: call });

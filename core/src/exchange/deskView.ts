@@ -107,7 +107,7 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
       if (!call) return nothing;
       const { id, talkingTo, state } = call;
       const take = 'of' in state.phase ? state.phase.of : null;
-      const held = doing.held ? (seenCall(exchange, doing.held, cameByOf) ?? null) : null;
+      const held = doing.held ? (seenCall(exchange, doing.held.callId, cameByOf) ?? null) : null;
       return { type: 'calling', callId: id, phase: state.phase.type, talkingTo, held, take };
     }
     case 'talking': {
@@ -118,12 +118,21 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
       return { type: 'talking', call, of: live.broughtBy, sinceMs: doing.sinceMs, isOnHold };
     }
     case 'rung': {
-      const { by, phone, sinceMs, isAccepting } = doing;
+      const { by, leg, sinceMs, isAccepting } = doing;
       if (by.type === 'take') return { type: 'rungForTake', of: by.of, sinceMs };
       const callId = by.type === 'queue' ? exchange.queues.get(by.queueId)?.waiting[0]?.callId : by.callId;
       const call = callId && seenCall(exchange, callId, cameByOf);
       const of = by.type === 'call' ? null : by.type === 'group' ? by.groupId : by.queueId;
-      return call ? { type: 'rung', call, of, number: phone.number, sinceMs, isAccepting } : nothing;
+      return call
+        ? {
+            type: 'rung',
+            call,
+            of,
+            number: leg.phone.type === 'person' ? leg.phone.number : null,
+            sinceMs,
+            isAccepting,
+          }
+        : nothing;
     }
   }
 }

@@ -2,7 +2,7 @@ import { idleCall, type CallScript, type DirectTo } from '../call';
 import { mostSpokenTo, type Group, type PersonId } from '../directory';
 import type { StaffDials } from './event';
 import { setDoing, staffOf, tell, type Run } from './run';
-import type { CallId } from './state';
+import type { CallId, Leg } from './state';
 
 /** Somebody dials on the phone on their desk: an extension, a box, or the code of a speaker group. */
 export function dial(run: Run, { personId, digits, callId, script }: StaffDials): void {
@@ -26,7 +26,7 @@ interface OwnCall {
   readonly callerNumber: string;
   readonly to: DirectTo;
   /** A caller on hold meanwhile. */
-  readonly held?: CallId;
+  readonly held?: { readonly callId: CallId; readonly leg: Leg };
 }
 
 /** A call of somebody of the staff, on the phone on their desk. */
@@ -40,6 +40,7 @@ export function beginOwnCall(run: Run, { personId, callId, script, callerNumber,
     sinceMs: atMs,
     staffCaller: personId,
     talkingTo: null,
+    outside: null,
     broughtBy: null,
     transfer: null,
   });

@@ -47,7 +47,7 @@ describe('a group', () => {
       office.call('one');
       return people.flatMap((person) => {
         const doing = office.doing(person);
-        return doing.type === 'rung' && doing.phone.type === 'person' ? [doing.phone.number ?? 'desk'] : [];
+        return doing.type === 'rung' && doing.leg.phone.type === 'person' ? [doing.leg.phone.number ?? 'desk'] : [];
       });
     };
     expect(rungOn('desk')).toEqual(['desk']);
@@ -189,7 +189,7 @@ describe('a group', () => {
     const office = officeWith({ order: 'inOrder', ringsOn: 'outside', members: membersOf(juno) });
     office.do({ type: 'presenceSet', personId: juno.id, presence: 'away' });
     const call = office.call('one');
-    expect(office.doing(juno)).toMatchObject({ phone: { number: '+12075550161' } });
+    expect(office.doing(juno)).toMatchObject({ leg: { phone: { number: '+12075550161' } } });
     office.answer(juno);
     expect(office.phase(call)).toBe('ringingGroup');
     office.do({ type: 'staffPresses', personId: juno.id, key: '1' });

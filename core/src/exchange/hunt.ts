@@ -1,7 +1,7 @@
 import type { NotAnswered, RingGroup } from '../call';
 import type { Group, PersonId } from '../directory';
 import { freeMembers, isWithin, longestFree, phoneOf, startingAfter, whyNobody } from './members';
-import { noteFor, setDoing, setFree, staffOf, startTimer, stopTimer, tell, type Run } from './run';
+import { newLeg, noteFor, setDoing, setFree, staffOf, startTimer, stopTimer, tell, type Run } from './run';
 import type { CallId, Hunt } from './state';
 
 /** Begins to ring a group for a call. */
@@ -125,7 +125,8 @@ function ringMembers(run: Run, callId: CallId, group: Group, members: readonly P
     const phone = phoneOf(run, personId, group);
     if (!phone) continue;
     const { rung } = phone;
-    setDoing(run, personId, { type: 'rung', by, phone: rung, sinceMs: run.atMs, timerId: null, isAccepting: false });
+    const leg = newLeg(run, rung);
+    setDoing(run, personId, { type: 'rung', by, leg, sinceMs: run.atMs, timerId: null, isAccepting: false });
     noteFor(run, callId, { type: 'ringing', atMs: run.atMs, phone: rung, forMs });
   }
   const isTimed = group.order !== 'allAtOnce';

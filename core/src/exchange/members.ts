@@ -9,7 +9,8 @@ import {
 } from '../directory';
 import { isWorkingAt } from '../hours';
 import type { NotAnswered } from '../call';
-import { staffOf, type Run } from './run';
+import { isOutside } from './legs';
+import { isLineFree, staffOf, type Run } from './run';
 import type { Staff } from './state';
 
 /** Whether hours kept by a group, a queue or a person run now; without hours, always. */
@@ -32,7 +33,12 @@ export function workingMembers(run: Run, membership: Membership): readonly Perso
 
 /** Members who can be rung now, in their order. */
 export function freeMembers(run: Run, membership: Membership): readonly PersonId[] {
-  return workingMembers(run, membership).filter((personId) => isFree(run, personId));
+  const free = workingMembers(run, membership).filter((personId) => isFree(run, personId));
+  const isReached = (personId: PersonId): boolean => {
+    const phone = phoneOf(run, personId, membership);
+    return phone !== undefined && !isOutside(phone.rung);
+  };
+  return isLineFree(run) ? free : free.filter(isReached);
 }
 
 /** Whether groups and queues may ring somebody: not busy, not rung, and rested. */

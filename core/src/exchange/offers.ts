@@ -1,7 +1,8 @@
 import type { EnterQueue } from '../call';
 import type { PersonId, Queue, QueueId } from '../directory';
 import { freeMembers, isWithin, longestFree, phoneOf, startingAfter, workingMembers } from './members';
-import { lineOfQueue, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
+import { legOf } from './legs';
+import { lineOfQueue, newLeg, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
 import type { CallId, QueueLine } from './state';
 
 /** Gives a caller a place in a queue, unless it is full, paused, closed, or nobody works. */
@@ -109,7 +110,14 @@ function ringMember(run: Run, queue: Queue, personId: PersonId): void {
   if (!phone) return;
   const timerId = startTimer(run, { type: 'offer', personId }, queue.memberSeconds * 1000);
   const by = { type: 'queue', queueId: queue.id } as const;
-  setDoing(run, personId, { type: 'rung', by, phone: phone.rung, sinceMs: run.atMs, timerId, isAccepting: false });
+  setDoing(run, personId, {
+    type: 'rung',
+    by,
+    leg: newLeg(run, phone.rung),
+    sinceMs: run.atMs,
+    timerId,
+    isAccepting: false,
+  });
 }
 
 /** A member did not take the call that was offered: they are tried again after a while. */
@@ -132,12 +140,13 @@ export function takeFromLine(run: Run, personId: PersonId, queueId: QueueId, pic
   const call = taken && run.calls.get(taken.callId);
   if (!queue || !taken || !phone || !call) return false;
   run.calls.set(call.id, { ...call, broughtBy: queueId });
-  setDoing(run, personId, { type: 'talking', callId: call.id, sinceMs: run.atMs });
+  const leg = legOf(staffOf(run, personId).doing) ?? newLeg(run, phone.rung);
+  setDoing(run, personId, { type: 'talking', callId: call.id, leg, sinceMs: run.atMs });
   tell(run, call.id, {
     type: 'memberAnswered',
     atMs: run.atMs,
     id: taken.waitId,
-    phone: phone.rung,
+    phone: leg.phone,
     holdGreetingId: queue.holdGreetingId,
   });
   return true;

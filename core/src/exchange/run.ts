@@ -1,7 +1,8 @@
-import { readyOf, type CallEvent, type CallScript, type Ready, type TranscriptEntry } from '../call';
+import { readyOf, type CallEvent, type CallScript, type Ready, type RungPhone, type TranscriptEntry } from '../call';
 import type { GroupId, PersonId, QueueId } from '../directory';
 import { CopyOnWrite } from './copyOnWrite';
 import type { ExchangeEffect } from './effect';
+import { isOutside, legOf } from './legs';
 import {
   newQueueLine,
   newStaff,
@@ -10,6 +11,7 @@ import {
   type Due,
   type Exchange,
   type Hunt,
+  type Leg,
   type LiveCall,
   type QueueLine,
   type Staff,
@@ -28,6 +30,7 @@ export interface Run {
   readonly turns: CopyOnWrite<GroupId | QueueId, PersonId>;
   readonly timers: CopyOnWrite<number, Due>;
   timersGiven: number;
+  legsGiven: number;
   readonly effects: ExchangeEffect[];
   /** What calls are still to be told in this step, in order. */
   readonly pending: { readonly callId: CallId; readonly event: CallEvent }[];
@@ -51,6 +54,7 @@ export function startRun(world: CallScript, exchange: Exchange, atMs: number): R
     turns: new CopyOnWrite(exchange.turns),
     timers: new CopyOnWrite(exchange.timers),
     timersGiven: exchange.timersGiven,
+    legsGiven: exchange.legsGiven,
     effects: [],
     pending: [],
     told: [],
@@ -60,7 +64,7 @@ export function startRun(world: CallScript, exchange: Exchange, atMs: number): R
 }
 
 export function endRun(run: Run): Exchange {
-  const { calls, staff, hunts, queues, turns, timers, timersGiven } = run;
+  const { calls, staff, hunts, queues, turns, timers, timersGiven, legsGiven } = run;
   return {
     calls: calls.now,
     staff: staff.now,
@@ -69,6 +73,7 @@ export function endRun(run: Run): Exchange {
     turns: turns.now,
     timers: timers.now,
     timersGiven,
+    legsGiven,
   };
 }
 
@@ -106,12 +111,36 @@ export function stopTimer(run: Run, timerId: number | null): void {
 /** Lets somebody do something else; what timed the thing before is stopped. */
 export function setDoing(run: Run, personId: PersonId, doing: Doing): void {
   const before = staffOf(run, personId);
+  const leg = legOf(before.doing);
+  if (leg && isOutside(leg.phone) && legOf(doing)?.id !== leg.id) lineFreed(run);
   if (before.doing.type === 'rung') {
     stopTimer(run, before.doing.timerId);
     if (before.doing.by.type === 'queue') run.touched.add(before.doing.by.queueId);
   }
   run.staff.set(personId, { ...before, doing });
   if (doing.type === 'nothing') run.freed.push(personId);
+}
+
+/** A phone begins to ring. */
+export function newLeg(run: Run, phone: RungPhone): Leg {
+  return { id: (run.legsGiven += 1), phone };
+}
+
+/** Whether one more outside phone may be rung or talked on at once. */
+export function isLineFree(run: Run): boolean {
+  const most = run.world.outgoing.mostAtOnce;
+  let count = 0;
+  for (const { outside } of run.calls.now.values()) if (outside) count += 1;
+  for (const { doing } of run.staff.now.values()) {
+    const leg = legOf(doing);
+    if (leg && isOutside(leg.phone)) count += 1;
+  }
+  return count < most;
+}
+
+/** A phone is free again. Members with outside phones, for whom there was no line, may be rung now. */
+export function lineFreed(run: Run): void {
+  for (const [queueId, { waiting }] of run.queues.now) if (waiting.length > 0) run.touched.add(queueId);
 }
 
 export function setFree(run: Run, personId: PersonId): void {

@@ -3,7 +3,7 @@ import type { Key } from '../line';
 import type { ExchangeEvent } from './event';
 import type { CallId, Exchange } from './state';
 import type { ExchangeResult } from './stepExchange';
-import { VirtualLine, type StaffAct } from './virtualLine';
+import { VirtualLine, type StaffAct, type VirtualLineOptions } from './virtualLine';
 
 /** How a caller behaves: keys pressed, words said and the phone put down, each so many ms after the line answered. */
 export type CallerAct =
@@ -24,6 +24,8 @@ export interface Simulation {
   readonly callers: readonly SimulatedCaller[];
   /** Asked once for each time a phone rings. */
   readonly staff: (phone: RungPhone, atMs: number) => StaffAct;
+  /** What an outside phone does that a call is handed over to; as `staff` has it unless said otherwise. */
+  readonly handedOver?: VirtualLineOptions['handedOver'];
   /** What a caller does as they hear how the call goes on: asked whenever its phase is another one, acts from then on. */
   readonly reacts?: (callId: CallId, state: CallState, atMs: number) => readonly CallerAct[];
   /** What else happens, such as somebody going away. */
@@ -35,8 +37,8 @@ export interface Simulation {
 
 /** Runs calls and staff on a clock of their own, with the lengths of what is said estimated. Gives what is left at the end. */
 export function simulate(simulation: Simulation): Exchange {
-  const { callers, script, staff, reacts, events = [], mostEvents = Infinity, watch } = simulation;
-  const line = new VirtualLine({ script, staff });
+  const { callers, script, staff, handedOver, reacts, events = [], mostEvents = Infinity, watch } = simulation;
+  const line = new VirtualLine({ script, staff, ...(handedOver && { handedOver }) });
   for (const { callId, atMs, callerNumber, acts, to } of callers) {
     line.add({ type: 'callArrives', atMs, callId, callerNumber, script, ...(to ? { to } : {}) });
     for (const act of acts) line.add({ type: 'ofCall', callId, event: callerEvent(act, atMs) });

@@ -27,7 +27,7 @@ export function answerPhone(run: Run, personId: PersonId): void {
 }
 
 /** An outside phone of a member may have to be accepted with 1, like any other. */
-function mustAccept(run: Run, personId: PersonId, { by, phone }: Rung): boolean {
+function mustAccept(run: Run, personId: PersonId, { by, leg: { phone } }: Rung): boolean {
   if (phone.type !== 'person' || phone.number === null) return false;
   if (by.type === 'call' || by.type === 'take') return false;
   const person = run.ready.people.get(personId);
@@ -42,11 +42,11 @@ function askToAccept(run: Run, personId: PersonId, doing: Rung): void {
   setDoing(run, personId, { ...doing, timerId, isAccepting: true });
   run.effects.push({ type: 'askMember', personId, items: acceptItems(run.world) });
   if (doing.by.type === 'group') {
-    noteFor(run, doing.by.callId, { type: 'askedToAccept', atMs: run.atMs, phone: doing.phone });
+    noteFor(run, doing.by.callId, { type: 'askedToAccept', atMs: run.atMs, phone: doing.leg.phone });
   }
 }
 
-function takeCall(run: Run, personId: PersonId, { by, phone }: Rung): void {
+function takeCall(run: Run, personId: PersonId, { by, leg }: Rung): void {
   if (by.type === 'call' || by.type === 'take') return;
   if (by.type === 'queue') {
     if (!takeFromLine(run, personId, by.queueId)) setFree(run, personId);
@@ -55,7 +55,8 @@ function takeCall(run: Run, personId: PersonId, { by, phone }: Rung): void {
   const call = run.calls.get(by.callId);
   if (!call) return setFree(run, personId);
   run.calls.set(call.id, { ...call, broughtBy: by.groupId });
-  setDoing(run, personId, { type: 'talking', callId: call.id, sinceMs: run.atMs });
+  setDoing(run, personId, { type: 'talking', callId: call.id, leg, sinceMs: run.atMs });
+  const { phone } = leg;
   tell(run, call.id, { type: 'memberAnswered', atMs: run.atMs, id: by.ringId, phone, holdGreetingId: null });
 }
 
@@ -110,7 +111,7 @@ export function holdCall(run: Run, personId: PersonId, on: boolean): void {
   const { doing } = staffOf(run, personId);
   if (doing.type === 'calling' && doing.held && !on) {
     tell(run, doing.callId, { type: 'callerHungUp', atMs: run.atMs });
-    return tell(run, doing.held, { type: 'staffHeld', atMs: run.atMs, on });
+    return tell(run, doing.held.callId, { type: 'staffHeld', atMs: run.atMs, on });
   }
   if (doing.type === 'talking') tell(run, doing.callId, { type: 'staffHeld', atMs: run.atMs, on });
 }

@@ -19,25 +19,32 @@ export type RungBy =
   /** They are to record a greeting; the call is theirs once they answer, and goes by the script. */
   | { readonly type: 'take'; readonly callId: CallId; readonly script: CallScript; readonly of: PhoneTake };
 
+/** A phone that rings or is talked on, from when it begins to ring until it is free again. */
+export interface Leg {
+  /** Of all legs of the exchange. */
+  readonly id: number;
+  readonly phone: RungPhone;
+}
+
 export type Doing =
   | { readonly type: 'nothing' }
   | {
       readonly type: 'rung';
       readonly by: RungBy;
-      readonly phone: RungPhone;
+      readonly leg: Leg;
       readonly sinceMs: number;
       /** Ends the offer of a queue, the ringing for a recording, or the time to press 1; null where the call or the group keeps the time. */
       readonly timerId: number | null;
       /** They answered an outside phone and are asked to press 1. */
       readonly isAccepting: boolean;
     }
-  | { readonly type: 'talking'; readonly callId: CallId; readonly sinceMs: number }
+  | { readonly type: 'talking'; readonly callId: CallId; readonly leg: Leg; readonly sinceMs: number }
   /** A call of their own, from the phone on their desk. */
   | {
       readonly type: 'calling';
       readonly callId: CallId;
-      /** A caller on hold meanwhile, to be sent on to whoever is called; null for none. */
-      readonly held: CallId | null;
+      /** A caller on hold meanwhile, to be sent on to whoever is called, and the leg they are talked to on; null for none. */
+      readonly held: { readonly callId: CallId; readonly leg: Leg } | null;
     }
   /** They speak to the phones of a speaker group, one way. */
   | {
@@ -69,6 +76,8 @@ export interface LiveCall {
   readonly staffCaller: PersonId | null;
   /** Who talks to the caller; null while nobody of the staff does. */
   readonly talkingTo: PersonId | null;
+  /** An outside phone that is nobody's of the staff: it rings for the call, or talks on it; null while there is none. */
+  readonly outside: Leg | null;
   /** The group or queue that brought the two together, whose rest follows; null for none. */
   readonly broughtBy: GroupId | QueueId | null;
   /** Who sent it to whom last; null where nobody has. */
@@ -132,6 +141,8 @@ export interface Exchange {
   readonly timers: ReadonlyMap<number, Due>;
   /** How many timers were started; only ever grows. */
   readonly timersGiven: number;
+  /** How many legs there were; only ever grows. */
+  readonly legsGiven: number;
 }
 
 export const emptyExchange: Exchange = {
@@ -142,4 +153,5 @@ export const emptyExchange: Exchange = {
   turns: new Map(),
   timers: new Map(),
   timersGiven: 0,
+  legsGiven: 0,
 };

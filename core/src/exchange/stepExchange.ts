@@ -11,7 +11,8 @@ import { endRun, setFree, staffOf, startRun, tell, type Run } from './run';
 import { consult, sendOn } from './consult';
 import { askForTake, giveUpTake } from './takes';
 import { answerPhone, declineCall, hangUpPhone, holdCall, pickCall, pressKey, transferCall } from './staffActs';
-import type { CallId, Exchange, LiveCall } from './state';
+import { isOutside } from './legs';
+import type { CallId, Exchange, Leg, LiveCall } from './state';
 
 export interface ExchangeResult {
   readonly exchange: Exchange;
@@ -85,6 +86,7 @@ function admit(run: Run, { callId, callerNumber, script, to, answer, atMs }: Cal
     sinceMs: atMs,
     staffCaller: null,
     talkingTo: null,
+    outside: null,
     broughtBy: null,
     transfer: null,
   };
@@ -164,6 +166,6 @@ function setPresence(run: Run, { personId, presence }: PresenceSet): void {
   for (const [queueId] of run.queues.now) dismiss(run, queueId);
 }
 
-function isDesk({ phone }: { readonly phone: { readonly number: string | null } }): boolean {
-  return phone.number === null;
+function isDesk({ leg }: { readonly leg: Leg }): boolean {
+  return !isOutside(leg.phone);
 }

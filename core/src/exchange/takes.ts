@@ -1,6 +1,6 @@
 import { beginOwnCall } from './dial';
 import type { TakeAsked, TakeGivenUp } from './event';
-import { setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
+import { newLeg, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
 import type { CallId, RungBy } from './state';
 import type { PersonId } from '../directory';
 
@@ -14,7 +14,7 @@ export function askForTake(run: Run, { personId, callId, script, of }: TakeAsked
   setDoing(run, personId, {
     type: 'rung',
     by: { type: 'take', callId, script, of },
-    phone: { type: 'person', personId, number: null },
+    leg: newLeg(run, { type: 'person', personId, number: null }),
     sinceMs: run.atMs,
     timerId: startTimer(run, { type: 'offer', personId }, ringMs),
     isAccepting: false,

@@ -16,6 +16,8 @@ export interface Trial {
   readonly callerNumber: string;
   readonly caller: readonly CallerAct[];
   readonly staff: (phone: RungPhone) => StaffAct;
+  /** What an outside phone does that a call is handed over to; as `staff` has it unless said otherwise. */
+  readonly handedOver?: () => StaffAct;
 }
 
 export interface TrialResult {
@@ -38,6 +40,7 @@ export function runTrial(script: CallScript, trial: Trial, mostEvents = 10_000):
     script,
     callers: [{ callId: trialCall, atMs: trial.atMs, callerNumber: trial.callerNumber, acts: trial.caller }],
     staff: trial.staff,
+    ...(trial.handedOver && { handedOver: trial.handedOver }),
     mostEvents,
     watch: (_, { told, effects: done, atMs }) => {
       events.push(...told.map(({ event }) => event));

@@ -1,4 +1,4 @@
-import { itemMs, type CallEffect, type CallEvent, type CallScript, type RungPhone } from '../call';
+import { itemMs, type CallEffect, type CallEvent, type CallScript, type OutsideTarget, type RungPhone } from '../call';
 import type { PersonId } from '../directory';
 import type { Sentence } from '../speech';
 import { Agenda } from './agenda';
@@ -19,6 +19,8 @@ export interface VirtualLineOptions {
   readonly script: CallScript;
   /** Asked once for each time a phone rings. */
   readonly staff: (phone: RungPhone, atMs: number) => StaffAct;
+  /** What an outside phone does that a call is handed over to; as `staff` has it unless said otherwise. */
+  readonly handedOver?: (target: OutsideTarget, atMs: number) => StaffAct;
   /** How long a sentence takes, in ms; estimated unless said otherwise. */
   readonly sentenceMs?: (sentence: Sentence) => number;
   /** Where it begins; with nobody on the line unless said otherwise. */
@@ -100,6 +102,10 @@ export class VirtualLine {
       case 'ring':
         if (effect.phone.type === 'outside') this.ringOutside(effect.phone, effect.ringId, nowMs, later);
         return;
+      case 'handOver':
+        return this.handOver(effect.target, effect.handOverId, nowMs, later);
+      case 'stopHandOver':
+        return this.agenda.cancel(`${callId} ${effect.handOverId}`);
       case 'connect': {
         if (effect.phone.type !== 'outside') return;
         const act = this.options.staff(effect.phone, nowMs);
@@ -128,6 +134,19 @@ export class VirtualLine {
     }
   }
 
+  private handOver(
+    target: OutsideTarget,
+    handOverId: number,
+    nowMs: number,
+    later: (afterMs: number, id: number, event: (atMs: number) => CallEvent) => void,
+  ): void {
+    const act = (this.options.handedOver ?? this.options.staff)(target, nowMs);
+    if (act.type === 'busy') {
+      return later(0, handOverId, (atMs) => ({ type: 'handOverFailed', atMs, handOverId, why: 'busy' }));
+    }
+    if (act.type !== 'noAnswer') later(act.afterMs, handOverId, (atMs) => ({ type: 'handedOver', atMs, handOverId }));
+  }
+
   /** Lets whoever is rung, or has begun to talk, act in their time. */
   private watchStaff(before: Exchange, nowMs: number): void {
     if (before.staff === this.exchange.staff) return;
@@ -149,7 +168,7 @@ export class VirtualLine {
       );
     }
     if (doing.type === 'rung') {
-      const act = this.options.staff(doing.phone, nowMs);
+      const act = this.options.staff(doing.leg.phone, nowMs);
       this.acts.set(personId, act);
       if (act.type === 'busy') this.later(nowMs, (atMs) => ({ type: 'staffDeclines', atMs, personId }), personId);
       if (act.type !== 'answer' && act.type !== 'voicemail') return;

@@ -93,6 +93,9 @@ export function pathEnds(
         return queueReasons.every((reason) => ends(fallbackOf(attendant, step.queueId, reason), step.queueId));
       case 'ringGroup':
         return index === path.length - 1 && ends(fallbackOf(attendant, step.groupId), step.groupId);
+      // Nothing has to follow: handing over is an end like another.
+      case 'handOver':
+        return true;
       default:
         return alwaysEnds(step);
     }

@@ -65,7 +65,7 @@ export interface WaitInQueueStep {
   readonly queueId: QueueId;
 }
 
-/** Hands the call over to an outside number for good; ends the path unless the number cannot be called. */
+/** Hands the call over to an outside number for good; the path goes on when it is not taken there. */
 export interface HandOverStep {
   readonly type: 'handOver';
   readonly to: Outside;
@@ -188,7 +188,6 @@ export function alwaysEnds(step: Step): boolean {
     case 'goTo':
     case 'back':
     case 'sayAgain':
-    case 'handOver':
     case 'toLine':
     case 'hangUp':
       return true;
@@ -203,6 +202,8 @@ export function alwaysEnds(step: Step): boolean {
     case 'askExtension':
     case 'followPath':
     case 'record':
+    // The call may not be taken there: busy, no such number.
+    case 'handOver':
       return false;
   }
 }

@@ -151,7 +151,7 @@ function withCall({ exchange, script, atMs }: Trials, state: CallState): Exchang
   const { callerNumber } = state;
   const call: LiveCall = {
     ...{ id: trialCall, script, state, callerNumber, sinceMs: atMs },
-    ...{ staffCaller: null, talkingTo: null, broughtBy: null, transfer: null },
+    ...{ staffCaller: null, talkingTo: null, outside: null, broughtBy: null, transfer: null },
   };
   return { ...exchange, calls: new Map([[trialCall, call]]) };
 }

@@ -162,6 +162,7 @@ function callAlong(by: CallScript, caller: readonly CallerAct[]): readonly Due[]
     callerNumber: '',
     caller,
     staff: () => ({ type: 'noAnswer' }),
+    handedOver: () => ({ type: 'answer', afterMs: 0, talkMs: 0 }),
   });
   return transcript.map(({ type, atMs }) => [type as Landmark, atMs - openMoment]);
 }

@@ -27,8 +27,9 @@ export interface Calls {
 
 /** What can come of calls to an attendant; reckoned again when a path or the directory changes, not when words do. */
 export function callsOf(subject: ProofSubject): Calls {
-  const { attendant, line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, lines } = subject;
-  const parts = partsOf(line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, lines);
+  const { attendant, line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, outgoing, lines } =
+    subject;
+  const parts = partsOf(line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, outgoing, lines);
   return reckon(pathGraph(attendant), parts, answeringMoments(subject));
 }
 
@@ -44,8 +45,9 @@ const partsOf = remember(
     boxes: TrialParts['boxes'],
     contacts: TrialParts['contacts'],
     callerLists: TrialParts['callerLists'],
+    outgoing: TrialParts['outgoing'],
     lines: TrialParts['lines'],
-  ): TrialParts => ({ line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, lines }),
+  ): TrialParts => ({ line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, outgoing, lines }),
 );
 
 const reckon = rememberBy(({ attendant }: PathGraph, parts: TrialParts, answering: readonly AnsweringAt[]): Calls => {

@@ -141,6 +141,7 @@ const onKeyOne: readonly RuleName[] = [
   'pathStops',
   'notANumber',
   'ownNumber',
+  'notAllowed',
   'ownVoicemail',
   'ringsForEver',
   'recordsUntold',

@@ -1,5 +1,17 @@
 import type { SoundFault } from '../audio';
-import type { Box, BoxId, CallerList, Contact, Group, GroupId, Person, PersonId, Queue, QueueId } from '../directory';
+import type {
+  Box,
+  BoxId,
+  CallerList,
+  Contact,
+  Group,
+  GroupId,
+  OutgoingLimits,
+  Person,
+  PersonId,
+  Queue,
+  QueueId,
+} from '../directory';
 import type { Hours, SpecialDateId } from '../hours';
 import type { Attendant, Edit, Greeting, GreetingId, Line, LineId, SheetId, Slot, TakeId, TakeSays } from '../line';
 import { slotKey } from '../line';
@@ -40,6 +52,8 @@ export interface ProofSubject {
   readonly boxes: readonly Box[];
   readonly contacts: readonly Contact[];
   readonly callerLists: readonly CallerList[];
+  /** What outside numbers may be called. */
+  readonly outgoing: OutgoingLimits;
   readonly greetings: readonly Greeting[];
   readonly takes: readonly ProofTake[];
   /** All lines, this one among them. */

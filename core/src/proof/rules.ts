@@ -35,6 +35,7 @@ import { nobodyWorking } from './rules/nobodyWorking';
 import { notANumber } from './rules/notANumber';
 import { notChosen } from './rules/notChosen';
 import { outOfService } from './rules/outOfService';
+import { notAllowed } from './rules/notAllowed';
 import { ownNumber } from './rules/ownNumber';
 import { ownVoicemail } from './rules/ownVoicemail';
 import { pathEmpty } from './rules/pathEmpty';
@@ -78,6 +79,7 @@ export const rules = [
   lineNoZone,
   notANumber,
   ownNumber,
+  notAllowed,
   lineOutOfService,
   lineAway,
   nobodyWorking,

@@ -7,7 +7,17 @@ import type { ProofSubject } from './rule';
 /** The parts of a subject on which it hangs where calls lead to. */
 export type TrialParts = Pick<
   ProofSubject,
-  'line' | 'hours' | 'allHours' | 'people' | 'groups' | 'queues' | 'boxes' | 'contacts' | 'callerLists' | 'lines'
+  | 'line'
+  | 'hours'
+  | 'allHours'
+  | 'people'
+  | 'groups'
+  | 'queues'
+  | 'boxes'
+  | 'contacts'
+  | 'callerLists'
+  | 'outgoing'
+  | 'lines'
 >;
 
 /**
@@ -15,14 +25,14 @@ export type TrialParts = Pick<
  * one's hours, which nobody asks for.
  */
 export function trialScript(parts: TrialParts, attendant: Attendant): CallScript {
-  const { line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, lines } = parts;
+  const { line, hours, allHours, people, groups, queues, boxes, contacts, callerLists, outgoing, lines } = parts;
   const shared = { timeZone: zoneOf(line), hours, switched: null };
   const { id, name, number, operatorId } = line;
   const own = { ...shared, id, name, number, operatorId: operatorId ?? null, attendant };
   const others = lines
     .filter((each) => each.id !== line.id)
     .map((each) => ({ ...shared, ...each, operatorId: null, attendant: each.onAir ?? withoutPaths(attendant) }));
-  const directory = { people, groups, queues, boxes, contacts, callerLists, hours: allHours };
+  const directory = { people, groups, queues, boxes, contacts, callerLists, outgoing, hours: allHours };
   return { ...directory, lineId: id, lines: [own, ...others], greetings: [], takes: [], holdMusic: usualHoldMusic };
 }
 

@@ -58,6 +58,8 @@ export function play(now: CallScript, scene: Scene): readonly TranscriptEntry[] 
     script,
     callers: [{ callId: caller, atMs, callerNumber: scene.callerNumber, acts: [] }],
     staff: (phone) => staffAct(scene, phone),
+    // What is handed over is taken there, unless the scene says otherwise of that very number.
+    handedOver: (target) => staffAct({ ...scene, others: 'answers' }, target),
     reacts: (_, state) => acting.reactTo(state),
     mostEvents,
     watch: (_, { effects, atMs: now }) => {

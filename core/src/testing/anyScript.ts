@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import type { CallScript } from '../call';
-import { boxId, contactId, groupId, nameParts, personId, queueId, queueReasons, type Person } from '../directory';
+import {
+  boxId,
+  contactId,
+  groupId,
+  nameParts,
+  personId,
+  queueId,
+  queueReasons,
+  usualOutgoing,
+  type Person,
+} from '../directory';
 import {
   keys,
   lineId,
@@ -168,6 +178,7 @@ export const anyScript: fc.Arbitrary<CallScript> = fc
       greetings: [],
       takes: [],
       holdMusic: 'harbor',
+      outgoing: usualOutgoing,
       hours: [hours],
     };
   });

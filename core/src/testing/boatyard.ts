@@ -15,6 +15,7 @@ import {
   type Group,
   type Person,
   type Queue,
+  usualOutgoing,
 } from '../directory';
 import { hoursId, instantOf, periodId, type Hours, type Weekday } from '../hours';
 import {
@@ -189,6 +190,7 @@ export const script: CallScript = {
   greetings: [],
   takes: [],
   holdMusic: 'harbor',
+  outgoing: usualOutgoing,
   hours: [],
 };
 

@@ -185,6 +185,10 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     edits: [onKey1(outside('soon'), ...leaveMessage)],
     says: 'Key 1 of Welcome calls something that is not a telephone number.',
   },
+  notAllowed: {
+    edits: [onKey1(outside('+1 900 555 0140'), ...leaveMessage)],
+    says: 'Key 1 of Welcome calls a number of a kind or country that Settings do not allow.',
+  },
   ownNumber: {
     edits: [onKey1(outside('207 555 0140'), ...leaveMessage)],
     says: 'Key 1 of Welcome calls this line’s own number.',

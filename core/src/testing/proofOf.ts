@@ -5,7 +5,7 @@ import { proof, type Finding, type ProofSubject } from '../proof';
 export function subjectOf(script: CallScript, changes: Partial<ProofSubject> = {}): ProofSubject {
   const line = script.lines.find(({ id }) => id === script.lineId);
   if (!line) throw new Error('The script has no such line');
-  const { people, groups, queues, boxes, contacts, callerLists, greetings } = script;
+  const { people, groups, queues, boxes, contacts, callerLists, greetings, outgoing } = script;
   const always = { serviceFrom: null, serviceUntil: null };
   return {
     attendant: line.attendant,
@@ -19,6 +19,7 @@ export function subjectOf(script: CallScript, changes: Partial<ProofSubject> = {
     boxes,
     contacts,
     callerLists,
+    outgoing,
     greetings,
     takes: [],
     leavers: [],

@@ -11,6 +11,7 @@ import { Switches1700000007000 } from './migrations/1700000007-switches';
 import { Airing1700000008000 } from './migrations/1700000008-airing';
 import { CallsByLine1700000009000 } from './migrations/1700000009-callsByLine';
 import { Operators1700000010000 } from './migrations/1700000010-operators';
+import { Outgoing1700000013000 } from './migrations/1700000013-outgoing';
 import { Sweeping1700000012000 } from './migrations/1700000012-sweeping';
 import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessages';
 
@@ -43,6 +44,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       Operators1700000010000,
       SilentMessages1700000011000,
       Sweeping1700000012000,
+      Outgoing1700000013000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -129,6 +129,9 @@ export class LiveCallRun {
       case 'ring':
       case 'ringGroup':
         return this.ringBack(effect.hear);
+      case 'handOver':
+        return this.ringBack([]);
+      case 'stopHandOver':
       case 'stopRinging':
         return this.stopRingback();
       case 'connect':
@@ -163,7 +166,6 @@ export class LiveCallRun {
       case 'note':
       case 'stepTaken':
       case 'askToAccept':
-      case 'handOver':
       case 'enterQueue':
       case 'leaveQueue':
       case 'askPlace':

@@ -4,6 +4,7 @@ import { Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -68,6 +69,18 @@ export function PatternField(options: Optional & { pattern: RegExp; says: string
 export function ChoiceField(options: Optional & { of: readonly string[]; says: string }): PropertyDecorator {
   const { of, says } = options;
   return applyDecorators(IsIn([...of], { message: says }), ...described(options, { enum: [...of], description: says }));
+}
+
+/** A list of choices, each once. */
+export function ChoicesField(options: Optional & { of: readonly string[]; says: string }): PropertyDecorator {
+  const { of, says } = options;
+  return applyDecorators(
+    IsArray({ message: says }),
+    ArrayMaxSize(of.length, { message: says }),
+    ArrayUnique({ message: says }),
+    IsIn([...of], { each: true, message: says }),
+    ...described(options, { type: 'array', items: { type: 'string', enum: [...of] }, description: says }),
+  );
 }
 
 export function WholeField(options: Optional & { name: string; least: number; most: number }): PropertyDecorator {

@@ -17,6 +17,7 @@ import { TakesModule } from '../takes/takes.module';
 import { AcceptedEntity } from './accepted.entity';
 import { AcceptDto } from './proof.dto';
 import { ProofService, type ToldFinding } from './proof.service';
+import { SettingsModule } from '../settings/settings.module';
 import { SubjectsService } from './subjects.service';
 
 @ApiTags('Proof')
@@ -78,6 +79,7 @@ class LeaversController {
     ContactsModule,
     CallerListsModule,
     TakesModule,
+    SettingsModule,
   ],
   controllers: [ProofController, LeaversController],
   providers: [ProofService, SubjectsService],

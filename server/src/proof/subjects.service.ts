@@ -15,6 +15,7 @@ import { LinesService } from '../lines/lines.service';
 import { PersonEntity } from '../people/person.entity';
 import { PeopleService } from '../people/people.service';
 import { QueuesService } from '../queues/queues.service';
+import { SettingsService } from '../settings/settings.service';
 import { TakesService } from '../takes/takes.service';
 import { VersionEntity } from '../versions/version.entity';
 
@@ -33,6 +34,7 @@ export class SubjectsService {
     private readonly contacts: ContactsService,
     private readonly callerLists: CallerListsService,
     private readonly takes: TakesService,
+    private readonly settings: SettingsService,
   ) {}
 
   /** `ownGreetings` are those that a version has kept, in place of the library's. */
@@ -65,6 +67,7 @@ export class SubjectsService {
       greetings,
       contacts,
       callerLists,
+      outgoing: (await this.settings.get()).outgoing,
       takes,
       lines,
       leavers,

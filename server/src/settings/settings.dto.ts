@@ -1,14 +1,38 @@
-import { emailPattern, longestEmail } from '@locutor/core/directory';
+import {
+  costlyKinds,
+  countries,
+  emailPattern,
+  longestEmail,
+  mostOutgoingAtOnce,
+  type CostlyKind,
+  type Country,
+  type OutgoingLimits,
+} from '@locutor/core/directory';
 import { holdMusicIds, type HoldMusicId } from '@locutor/core/line';
 import {
   ChoiceField,
+  ChoicesField,
   OrEmpty,
+  OrNull,
+  PartField,
   PatternField,
   RevisionField,
   TextField,
   WholeField,
   YesNoField,
 } from '../problems/fields';
+
+class OutgoingDto implements OutgoingLimits {
+  @ChoicesField({ of: costlyKinds, says: 'Say which kinds of number may be called.' })
+  kinds: readonly CostlyKind[];
+
+  @OrNull()
+  @ChoicesField({ of: countries, says: 'Countries are named by their two letters, like US.' })
+  countries: readonly Country[] | null;
+
+  @WholeField({ name: 'How many outside phones at once', least: 1, most: mostOutgoingAtOnce })
+  mostAtOnce: number;
+}
 
 export class ChangeSettingsDto {
   @RevisionField()
@@ -52,4 +76,7 @@ export class ChangeSettingsDto {
 
   @ChoiceField({ of: holdMusicIds, says: 'That is not a piece of hold music that is shipped.', optional: true })
   holdMusic?: HoldMusicId;
+
+  @PartField({ of: OutgoingDto, says: 'Say what outside numbers may be called.', optional: true })
+  outgoing?: OutgoingDto;
 }

@@ -1,4 +1,5 @@
 import { usualHoldMusic, type HoldMusicId } from '@locutor/core/line';
+import type { OutgoingLimits } from '@locutor/core/directory';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** How mail is sent, and how long things are kept: one row for the whole business. */
@@ -47,6 +48,10 @@ export class SettingsEntity {
   /** What is played to those who wait or are on hold. */
   @Column('text', { default: usualHoldMusic })
   holdMusic: HoldMusicId;
+
+  /** What outside numbers may be called, and how many at once. */
+  @Column('simple-json')
+  outgoing: OutgoingLimits;
 
   @Column('integer', { default: 1 })
   revision: number;

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
+import { usualOutgoing } from '@locutor/core/directory';
 import { usualHoldMusic } from '@locutor/core/line';
 import { Repository } from 'typeorm';
 import { changeRevision } from '../rows/changeRevision';
@@ -21,6 +22,7 @@ const usual = {
   keepSpokenDays: 90,
   mostSpokenMegabytes: 500,
   holdMusic: usualHoldMusic,
+  outgoing: usualOutgoing,
   revision: 1,
 } as const;
 

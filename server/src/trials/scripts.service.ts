@@ -78,8 +78,8 @@ export class ScriptsService {
     // What is on air has recordings as they were when it was put there; those come last and win.
     const takes = [...(await this.takes.recorded([...used, ...drafts])), ...kept];
     const directory = { people, groups, queues, boxes, contacts, callerLists, greetings: library, takes, hours };
-    const { holdMusic } = await this.settings.get();
-    return { lineId, lines: scripts, ...directory, holdMusic };
+    const { holdMusic, outgoing } = await this.settings.get();
+    return { lineId, lines: scripts, ...directory, holdMusic, outgoing };
   }
 
   private async attendantOf(

@@ -1,6 +1,16 @@
 import type { CallScript, Outcome, TranscriptEntry } from '@locutor/core/call';
 import type { CallId } from '@locutor/core/exchange';
-import type { Box, BoxId, CallerList, Contact, Group, Person, PersonId, Queue } from '@locutor/core/directory';
+import type {
+  Box,
+  BoxId,
+  CallerList,
+  Contact,
+  Group,
+  OutgoingLimits,
+  Person,
+  PersonId,
+  Queue,
+} from '@locutor/core/directory';
 import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
 import type { Rehearsal } from '@locutor/core/rehearsals';
@@ -155,6 +165,7 @@ export interface Settings extends Revised {
   readonly keepSpokenDays: number;
   readonly mostSpokenMegabytes: number;
   readonly holdMusic: HoldMusicId;
+  readonly outgoing: OutgoingLimits;
 }
 
 /** What is kept, and what room there is for more. */

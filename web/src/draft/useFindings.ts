@@ -1,3 +1,4 @@
+import { usualOutgoing } from '@locutor/core/directory';
 import { dayAt } from '@locutor/core/hours';
 import {
   faultsIn,
@@ -9,7 +10,15 @@ import {
   type ProofSubject,
 } from '@locutor/core/proof';
 import { useMemo } from 'react';
-import { useAccepted, useAllHours, useDirectory, useLeavers, useOnAir, useServerScript } from '../api/resources';
+import {
+  useAccepted,
+  useAllHours,
+  useDirectory,
+  useLeavers,
+  useOnAir,
+  useServerScript,
+  useSettings,
+} from '../api/resources';
 import { useNow } from '../parts/useNow';
 import { useTakes } from '../takes/useTakes';
 import { useDraftTools, useLateAttendant } from './DraftProvider';
@@ -24,14 +33,15 @@ export function useFindings(): readonly Finding[] {
   const allHours = useAllHours().data;
   const takes = useTakes();
   const leavers = useLeavers();
+  const outgoing = useSettings().data?.outgoing ?? usualOutgoing;
   const lines = useProofLines();
   const today = dayAt(useNow(60_000), line.timeZone);
   return useMemo(
     () =>
       allHours && lines
-        ? readOnce({ attendant, line, hours, allHours, today, takes, leavers, ...directory, lines })
+        ? readOnce({ attendant, line, hours, allHours, today, takes, leavers, outgoing, ...directory, lines })
         : none,
-    [attendant, line, today, hours, allHours, takes, leavers, directory, lines],
+    [attendant, line, today, hours, allHours, takes, leavers, outgoing, directory, lines],
   );
 }
 

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import type { Unreached } from '@locutor/core/call';
+import type { LegActs } from '@locutor/core/exchange';
 import { secondsPerRing, type Names } from '@locutor/core/line';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -20,10 +22,10 @@ export function CallStatus({ driver, view, names }: Props) {
   return (
     <Box minH="14" maxH="240px" overflow="auto" mb="2" aria-live="polite">
       {view.rung.map((rung) =>
-        rung.isAccepting ? (
-          <Accepting key={phoneKey(rung)} driver={driver} rung={rung} names={names} />
+        rung.does === 'isAsked' ? (
+          <Accepting key={rung.id} driver={driver} rung={rung} names={names} />
         ) : (
-          <Rung key={phoneKey(rung)} driver={driver} rung={rung} names={names} />
+          <Rung key={rung.id} driver={driver} rung={rung} names={names} />
         ),
       )}
       {(phase.type === 'connected' || phase.type === 'onHold') && (
@@ -70,10 +72,6 @@ interface RungProps {
   readonly names: Names;
 }
 
-function phoneKey({ phone, sinceMs }: RungNow): string {
-  return `${phone.type === 'person' ? phone.personId : phone.number} ${sinceMs}`;
-}
-
 function Accepting({ driver, rung, names }: RungProps) {
   return (
     <Box mb="1">
@@ -81,16 +79,18 @@ function Accepting({ driver, rung, names }: RungProps) {
         <b>{targetName(rung.phone, names)}</b> picked up and hears: “Press 1 to take the call.” You hear it ring on.
       </Text>
       <Flex gap="1.5" mt="1">
-        <Button size="xs" colorPalette="petrol" onClick={() => driver.accept(rung)}>
+        <Button size="xs" colorPalette="petrol" onClick={() => driver.act(rung, { type: 'pressed', key: '1' })}>
           They press 1
         </Button>
-        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.beBusy(rung)}>
+        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.act(rung, { type: 'hungUp' })}>
           They hang up
         </Button>
       </Flex>
     </Box>
   );
 }
+
+const unreached = (why: Unreached): LegActs => ({ type: 'unreached', why });
 
 function Rung({ driver, rung, names }: RungProps) {
   const now = useNow(500);
@@ -106,12 +106,17 @@ function Rung({ driver, rung, names }: RungProps) {
         </Text>
       </Text>
       <Flex gap="1.5" mt="1">
-        <Button size="xs" colorPalette="petrol" onClick={() => driver.answer(rung)}>
+        <Button size="xs" colorPalette="petrol" onClick={() => driver.act(rung, { type: 'answered' })}>
           Answer
         </Button>
-        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.beBusy(rung)}>
+        <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.act(rung, unreached('busy'))}>
           Busy
         </Button>
+        {rung.phone.type === 'outside' && (
+          <Button size="xs" variant="outline" bg="sheet" onClick={() => driver.act(rung, unreached('noSuchNumber'))}>
+            No such number
+          </Button>
+        )}
         <Text fontSize="12px" color="quiet" alignSelf="center">
           or let it ring
         </Text>

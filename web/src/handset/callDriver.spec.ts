@@ -1,5 +1,5 @@
 import type { CallScript, PlayItem } from '@locutor/core/call';
-import { boxDefaults, boxId, personDefaults, personId } from '@locutor/core/directory';
+import { boxDefaults, boxId, personDefaults, personId, usualOutgoing } from '@locutor/core/directory';
 import { hoursId } from '@locutor/core/hours';
 import { lineId, messageDefaults, newMenu, ringDefaults, schemaVersion, sheetId, type Menu } from '@locutor/core/line';
 import { CallDriver } from './callDriver';
@@ -87,9 +87,11 @@ const script: CallScript = {
   greetings: [],
   takes: [],
   holdMusic: 'harbor',
+  outgoing: usualOutgoing,
   hours: [],
 };
 
+const busy = { type: 'unreached', why: 'busy' } as const;
 const left: string[] = [];
 let driver: CallDriver;
 
@@ -143,7 +145,7 @@ describe('the handset', () => {
   it('rings until somebody answers, or until the time is up', () => {
     driver.press('1');
     expect(mockAudible.isRinging).toBe(true);
-    driver.answer();
+    driver.act(driver.getView().rung[0], { type: 'answered' });
     expect(mockAudible.isRinging).toBe(false);
     expect(phase()).toBe('connected');
     driver.staffHangsUp();
@@ -159,14 +161,14 @@ describe('the handset', () => {
     const other = new CallDriver({ script, startsAtMs: 0, callerNumber: 'x', leaveMessage: () => Promise.resolve() });
     other.dial();
     other.press('1');
-    other.beBusy();
+    other.act(other.getView().rung[0], busy);
     expect(other.getView().state.phase.type).toBe('boxGreeting');
     other.hangUp();
   });
 
   it('records after the beep and hands the message over', async () => {
     driver.press('1');
-    driver.beBusy();
+    driver.act(driver.getView().rung[0], busy);
     expect(mockAudible.playing?.items.at(-1)).toEqual({ type: 'beep' });
     finishPlaying();
     expect(phase()).toBe('recording');
@@ -184,7 +186,7 @@ describe('the handset', () => {
 
   it('throws away a recording that is too short to be a message', () => {
     driver.press('1');
-    driver.beBusy();
+    driver.act(driver.getView().rung[0], busy);
     finishPlaying();
     jest.advanceTimersByTime(300);
     driver.hangUp();
@@ -201,7 +203,7 @@ describe('the handset', () => {
     });
     failing.dial();
     failing.press('1');
-    failing.beBusy();
+    failing.act(failing.getView().rung[0], busy);
     finishPlaying();
     mockAudible.microphone?.onProblem('refused');
     expect(failing.getView().microphone).toBe('refused');

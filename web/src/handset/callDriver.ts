@@ -5,17 +5,20 @@ import {
   type CallEvent,
   type CallScript,
   type CallState,
-  type RungPhone,
   type TranscriptEntry,
 } from '@locutor/core/call';
 import { countryOf, type BoxId, type Tell } from '@locutor/core/directory';
 import {
   callId,
   emptyExchange,
+  legEvent,
   stepExchange,
+  wantedLegs,
   type Exchange,
   type ExchangeEffect,
   type ExchangeEvent,
+  type LegActs,
+  type WantedLeg,
 } from '@locutor/core/exchange';
 import type { Key } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
@@ -33,10 +36,9 @@ export interface CallOptions {
 }
 
 /** A phone that rings, or was picked up and is asked to press 1. */
-export interface RungNow {
-  readonly phone: RungPhone;
+export interface RungNow extends WantedLeg {
+  /** By the browser's clock, in ms since 1970. */
   readonly sinceMs: number;
-  readonly isAccepting: boolean;
 }
 
 /** A call as it can be seen. */
@@ -109,27 +111,10 @@ export class CallDriver {
     this.happen({ type: 'callerSpoke', words });
   }
 
-  /** Who was rung outside and asked to accept the call presses 1. */
-  accept(rung = this.view.rung[0]): void {
-    if (rung?.phone.type !== 'person') return this.happen({ type: 'staffPressed', key: '1' });
-    this.step({ type: 'staffPresses', atMs: this.now(), personId: rung.phone.personId, key: '1' });
-  }
-
-  answer(rung = this.view.rung[0]): void {
-    const { phase } = this.view.state;
-    if (rung?.phone.type === 'person') {
-      return this.step({ type: 'staffAnswers', atMs: this.now(), personId: rung.phone.personId });
-    }
-    if (phase.type === 'ringing') this.happen({ type: 'staffAnswered', ringId: phase.ringId });
-  }
-
-  beBusy(rung = this.view.rung[0]): void {
-    const { phase } = this.view.state;
-    if (rung?.phone.type === 'person') {
-      return this.step({ type: 'staffDeclines', atMs: this.now(), personId: rung.phone.personId });
-    }
-    if (phase.type === 'ringing') this.happen({ type: 'staffBusy', ringId: phase.ringId });
-    else this.happen({ type: 'staffHungUp' });
+  /** What somebody does with the phone that rings, or what the line finds out about it. */
+  act(rung: RungNow | undefined, act: LegActs): void {
+    const event = rung && legEvent(this.exchange, rung, act, this.now());
+    if (event) this.step(event);
   }
 
   /** Whoever talks to the caller hangs up. */
@@ -155,7 +140,7 @@ export class CallDriver {
     this.exchange = exchange;
     const entries = effects.map((effect) => (effect.type === 'forCall' ? transcriptOf([effect.effect], atMs) : []));
     const state = this.stateAfter(entries.flat());
-    this.set({ state, rung: rungIn(exchange, state, this.view) });
+    this.set({ state, rung: rungIn(exchange, this.view) });
     effects.forEach((effect, index) => {
       const first = this.view.transcript.length;
       this.set({ transcript: [...this.view.transcript, ...(entries[index] ?? [])] });
@@ -218,6 +203,11 @@ export class CallDriver {
           effect.hear.length > 0 ? playOverAndOver(effect.hear) : playRingback(this.country()),
         );
         return;
+      case 'handOver':
+        this.stops.set(effect.handOverId, playRingback(this.country()));
+        return;
+      case 'stopHandOver':
+        return this.stop(effect.handOverId);
       case 'stopPlaying':
         this.set({ speaking: null });
         return this.stop(effect.playId);
@@ -237,7 +227,6 @@ export class CallDriver {
       case 'stepTaken':
       case 'askToAccept':
       case 'connect':
-      case 'handOver':
       case 'startCallRecording':
       case 'stopCallRecording':
       case 'enterQueue':
@@ -249,7 +238,9 @@ export class CallDriver {
       case 'finishTake':
       case 'stopTake':
       case 'settleTake':
+        return;
       case 'hangUp':
+        for (const id of [...this.stops.keys()]) this.stop(id);
         return;
       default:
         return unreachable(effect);
@@ -310,14 +301,9 @@ export class CallDriver {
   }
 }
 
-/** Phones of the staff as the exchange has them, and the outside phone that the call itself rings. */
-function rungIn({ staff }: Exchange, { phase }: CallState, before: CallView): readonly RungNow[] {
-  const ofStaff = [...staff.values()].flatMap(({ doing }): RungNow[] =>
-    doing.type === 'rung' ? [{ phone: doing.phone, sinceMs: doing.sinceMs, isAccepting: doing.isAccepting }] : [],
-  );
-  const isOutside = phase.type === 'ringing' || phase.type === 'accepting';
-  if (!isOutside || phase.ring.target.type !== 'outside') return ofStaff;
-  const known = before.rung.find(({ phone }) => phone === phase.ring.target);
-  const sinceMs = known?.sinceMs ?? Date.now();
-  return [...ofStaff, { phone: phase.ring.target, sinceMs, isAccepting: phase.type === 'accepting' }];
+/** The phones that ring, or were answered and are asked to press 1. */
+function rungIn(exchange: Exchange, before: CallView): readonly RungNow[] {
+  return wantedLegs(exchange)
+    .filter(({ does }) => does === 'rings' || does === 'isAsked')
+    .map((leg) => ({ ...leg, sinceMs: before.rung.find(({ id }) => id === leg.id)?.sinceMs ?? Date.now() }));
 }

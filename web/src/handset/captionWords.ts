@@ -37,6 +37,8 @@ export function captionOf(entry: TranscriptEntry, names: Names, to: keyof typeof
       return `${phoneName(entry.phone, names)} answers`;
     case 'notAnswered':
       return notAnsweredWords[entry.why](targetName(entry.target, names));
+    case 'handingOver':
+      return `Handing the call over to ${targetName(entry.target, names)}`;
     case 'handedOver':
       return `Handed over to ${targetName(entry.target, names)}`;
     case 'spoke':
@@ -117,6 +119,10 @@ const notAnsweredWords: Readonly<Record<NotAnswered, (name: string) => string>> 
   notAccepted: (name) => `${name} did not press 1`,
   notANumber: () => 'That is no telephone number; it is passed over',
   ownNumber: () => 'That is the line’s own number; it is passed over',
+  notAllowed: (name) => `${name} is of a kind or country that Settings do not allow; it is passed over`,
+  noLineFree: () => 'As many outside phones are on the line as may be at once',
+  noSuchNumber: (name) => `${name}: there is no such number`,
+  failed: (name) => `${name} could not be reached`,
   outOfService: (name) => `${name} is not in service today`,
 };
 

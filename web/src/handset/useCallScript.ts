@@ -1,3 +1,4 @@
+import { usualOutgoing } from '@locutor/core/directory';
 import type { CallScript } from '@locutor/core/call';
 import { usualHoldMusic, type Attendant } from '@locutor/core/line';
 import { useCallback } from 'react';
@@ -24,7 +25,9 @@ export function useCallScript(): CallScriptMaker {
   const directory = useDirectory();
   const allHours = useAllHours().data;
   const takes = useTakes();
-  const holdMusic = useSettings().data?.holdMusic ?? usualHoldMusic;
+  const settings = useSettings().data;
+  const holdMusic = settings?.holdMusic ?? usualHoldMusic;
+  const outgoing = settings?.outgoing ?? usualOutgoing;
   const { data: server, isLoading } = useServerScript(line.id);
   const lines = server?.lines;
   const make = useCallback<CallScriptMaker['make']>(
@@ -56,11 +59,12 @@ export function useCallScript(): CallScriptMaker {
         greetings: then ? kept.greetings : [...greetings, ...kept.greetings],
         takes: [...takes, ...kept.takes],
         holdMusic,
+        outgoing,
         hours: allHours ?? [],
         ...(then && directoryOf(then)),
       };
     },
-    [line, hours, switched, directory, allHours, lines, takes, holdMusic],
+    [line, hours, switched, directory, allHours, lines, takes, holdMusic, outgoing],
   );
   return { make, isLoading };
 }

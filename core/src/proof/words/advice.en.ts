@@ -19,6 +19,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   lineNoNumber: 'Give it its number under Lines.',
   lineNoZone: 'Choose its time zone under Lines.',
   notANumber: 'Type it with its country, such as +1 207 555 0140.',
+  notAllowed: 'Choose another number, or allow such numbers in Settings.',
   ownNumber: 'Choose another number, or go to a sheet instead.',
   lineOutOfService: 'Look at its dates under Lines.',
   lineAway: 'Look at that line’s dates, or choose another way.',

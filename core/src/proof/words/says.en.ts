@@ -24,6 +24,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
   lineNoNumber: () => 'The line has no number.',
   lineNoZone: () => 'The line is in no time zone that is known.',
   notANumber: (where) => `${where} calls something that is not a telephone number.`,
+  notAllowed: (where) => `${where} calls a number of a kind or country that Settings do not allow.`,
   ownNumber: (where) => `${where} calls this line’s own number.`,
   lineOutOfService: () => 'The line is not in service today.',
   lineAway: (where) => `${where} hands over to a line that is not in service today.`,

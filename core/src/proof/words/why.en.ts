@@ -18,6 +18,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   lineNoNumber: 'Nobody can ring the line.',
   lineNoZone: 'Open and closed come at the wrong hours.',
   notANumber: 'The call cannot be made.',
+  notAllowed: 'The call is not made: such numbers can cost a lot, and are called only where you allow it.',
   ownNumber: 'The line would ring itself.',
   lineOutOfService: 'Callers do not get through to it at all.',
   lineAway: 'Callers are handed to a line that does not answer.',

@@ -1,5 +1,5 @@
 import type { CallScript } from '@locutor/core/call';
-import { boxDefaults, boxId, personDefaults, personId } from '@locutor/core/directory';
+import { boxDefaults, boxId, personDefaults, personId, usualOutgoing } from '@locutor/core/directory';
 import { hoursId } from '@locutor/core/hours';
 import {
   lineId,
@@ -67,6 +67,7 @@ const script: CallScript = {
   greetings: [],
   takes: [],
   holdMusic: 'harbor',
+  outgoing: usualOutgoing,
   hours: [],
 };
 const names = { [priya.id]: priya.name, [office.id]: office.name };
