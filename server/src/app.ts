@@ -8,7 +8,7 @@ import helmet from 'helmet';
 import { door } from './access/door';
 import { AppModule } from './app.module';
 import { host, type Config } from './config';
-import { LiveGateway } from './live/liveGateway';
+import { StandInGateway } from './standIn/gateway';
 import { LiveLine } from './live/liveLine.service';
 import { nestLog } from './log/nestLog';
 import { describeApi } from './openapi';
@@ -78,7 +78,7 @@ function noStore({ path }: Request, response: Response, next: NextFunction): voi
 /** The live line's sockets; and it reads the directory again after whatever may have changed it. */
 function serveLive(app: NestExpressApplication): void {
   const line = app.get(LiveLine);
-  app.get(LiveGateway).listenOn(app.getHttpServer());
+  app.get(StandInGateway).listenOn(app.getHttpServer());
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (request.method !== 'GET') response.on('finish', () => line.directoryChanged());
     if (request.method === 'PUT' && request.path === '/api/dictionary') {

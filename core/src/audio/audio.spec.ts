@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   beep,
+  busyTone,
   decodeMuLaw,
   decodeMuLawSample,
   dtmfHz,
@@ -18,6 +19,7 @@ import {
   trimEnds,
   writeMuLawWav,
   writeWav,
+  type Pcm,
 } from '.';
 import { middle, sine, toneDb } from '../testing/tones';
 
@@ -197,5 +199,13 @@ describe('tones', () => {
     expect(toneDb(german, 480)).toBeLessThan(-35);
     expect(levelDb(german)).toBeGreaterThan(-30);
     expect(lengthMs(beep(8000))).toBe(400);
+  });
+
+  it('busy is as in the line’s country, or as many have it', () => {
+    const lengths = ['US', 'GB', 'IN', 'ES', 'DE', undefined, 'XX'].map((country) => lengthMs(busyTone(8000, country)));
+    expect(lengths).toEqual([1000, 750, 1500, 400, 960, 1000, 1000]);
+    const isHeard = (pcm: Pcm, fromMs: number): boolean =>
+      peakOf({ samples: pcm.samples.slice(fromMs * 8, (fromMs + 100) * 8), rateHz: 8000 }) > 0;
+    expect([isHeard(busyTone(8000, 'GB'), 100), isHeard(busyTone(8000, 'GB'), 500)]).toEqual([true, false]);
   });
 });

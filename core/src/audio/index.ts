@@ -38,5 +38,5 @@ export { readAiffSound } from './aiff';
 export { lookAtFile, looksLikeG711, type FileLook, type SoundFileKind } from './fileKind';
 export { lookOutside } from './wholeness';
 export { largestSoundBytes, longestAtMs, longestSoundMs, type SoundFileProblem } from './soundFileProblem';
-export { beep, dtmfHz, dtmfTone, ringbackTone } from './tones';
+export { beep, dtmfHz, dtmfTone, busyTone, ringbackTone } from './tones';
 export { describeSoundFileProblem, polishStageWords, soundFaultWords } from './words/en';

@@ -55,9 +55,50 @@ const ringbacks: Readonly<Record<string, Cadence>> = {
   SE: { hz: [425], turnsMs: [1000, 5000] },
 };
 
+const evenly = (hz: readonly number[], ms: number): Cadence => ({ hz, turnsMs: [ms, ms] });
+/** What ITU-T E.180 recommends, and many countries have. */
+const usualBusy = evenly([425], 500);
+
+/** Busy tones that are others (ITU-T E.180, supplement 2), by the country's code (ISO 3166-1). */
+const busies: Readonly<Record<string, Cadence>> = {
+  US: evenly([480, 620], 500),
+  CA: evenly([480, 620], 500),
+  PR: evenly([480, 620], 500),
+  HK: evenly([480, 620], 500),
+  KR: evenly([480, 620], 500),
+  TW: evenly([480, 620], 500),
+  GB: evenly([400], 375),
+  AU: evenly([425], 375),
+  NZ: evenly([400], 500),
+  JP: evenly([400], 500),
+  ZA: evenly([400], 500),
+  IN: evenly([400], 750),
+  SG: evenly([425], 750),
+  CN: evenly([450], 350),
+  DE: evenly([425], 480),
+  AT: evenly([420], 400),
+  FR: evenly([440], 500),
+  ES: evenly([425], 200),
+  BR: evenly([425], 250),
+  MX: evenly([425], 250),
+  SE: evenly([425], 250),
+  DK: evenly([425], 250),
+  FI: evenly([425], 300),
+  GR: evenly([425], 300),
+  HU: evenly([425], 300),
+};
+
 /** One turn of the tone that a caller hears while it rings, as in the line's country. */
 export function ringbackTone(rateHz: number, country?: string): Pcm {
-  const { hz, turnsMs } = ringbacks[country ?? ''] ?? usualRingback;
+  return turnOf(ringbacks[country ?? ''] ?? usualRingback, rateHz);
+}
+
+/** One turn of the tone that says that a call did not get through or is over, as in the line's country. */
+export function busyTone(rateHz: number, country?: string): Pcm {
+  return turnOf(busies[country ?? ''] ?? usualBusy, rateHz);
+}
+
+function turnOf({ hz, turnsMs }: Cadence, rateHz: number): Pcm {
   const turns = turnsMs.map((ms, turn) =>
     turn % 2 === 0
       ? tone(hz, ms, rateHz, 0.16 / hz.length)
@@ -66,9 +107,9 @@ export function ringbackTone(rateHz: number, country?: string): Pcm {
   return joinPcm(turns, rateHz);
 }
 
-/** The tone after which a message is spoken. */
+/** The tone after which a message is spoken: at the frequency that ITU-T E.180 gives recorders in every country. */
 export function beep(rateHz: number): Pcm {
-  return tone([1000], 400, rateHz, 0.25);
+  return tone([1400], 400, rateHz, 0.25);
 }
 
 function tone(frequenciesHz: readonly number[], ms: number, rateHz: number, amplitude: number): Pcm {

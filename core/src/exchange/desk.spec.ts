@@ -192,7 +192,10 @@ describe('a desk phone', () => {
   it('speaks to all phones of a speaker group that are free, one way', () => {
     office.call('one');
     office.do({ type: 'staffDials', personId: rosalind.id, digits: '*50', callId: own, script: office.world });
-    expect(office.doing(rosalind)).toMatchObject({ type: 'speaking', to: [priya.id, wendell.id] });
+    expect(office.doing(rosalind)).toMatchObject({
+      type: 'speaking',
+      to: [{ phone: { personId: priya.id } }, { phone: { personId: wendell.id } }],
+    });
     office.hangUp(rosalind);
     expect(office.doing(rosalind).type).toBe('nothing');
   });

@@ -1,6 +1,6 @@
 import type { CameBy, PhoneTake } from '../call';
 import type { GroupId, PersonId, QueueId } from '../directory';
-import { newStaff, type CallId, type Exchange, type LiveCall, type Presence } from './state';
+import { newStaff, type CallId, type Exchange, type Leg, type LiveCall, type Presence } from './state';
 import type { CallScript } from '../call';
 
 /** A call as it is seen by those who are rung for it or talk on it. */
@@ -90,9 +90,16 @@ export function deskView(
         }),
       };
     });
-  const speaker = [...exchange.staff].find(([, { doing }]) => doing.type === 'speaking' && doing.to.includes(personId));
+  const speaker = [...exchange.staff].find(
+    ([, { doing }]) => doing.type === 'speaking' && doing.to.some(isOf(personId)),
+  );
   return { presence, doing: deskDoing(exchange, personId, cameByOf), queues, hears: speaker?.[0] ?? null };
 }
+
+const isOf =
+  (personId: PersonId) =>
+  ({ phone }: Leg): boolean =>
+    phone.type === 'person' && phone.personId === personId;
 
 function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: CallId) => CameBy | null): DeskDoing {
   const { doing, restUntilMs } = exchange.staff.get(personId) ?? newStaff;
@@ -100,8 +107,10 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
   switch (doing.type) {
     case 'nothing':
       return nothing;
-    case 'speaking':
-      return doing;
+    case 'speaking': {
+      const to = doing.to.flatMap(({ phone }) => (phone.type === 'person' ? [phone.personId] : []));
+      return { type: 'speaking', groupId: doing.groupId, to, sinceMs: doing.sinceMs };
+    }
     case 'calling': {
       const call = exchange.calls.get(doing.callId);
       if (!call) return nothing;

@@ -1,7 +1,7 @@
 import { idleCall, type CallScript, type DirectTo } from '../call';
 import { mostSpokenTo, type Group, type PersonId } from '../directory';
 import type { StaffDials } from './event';
-import { setDoing, staffOf, tell, type Run } from './run';
+import { newLeg, setDoing, staffOf, tell, type Run } from './run';
 import type { CallId, Leg } from './state';
 
 /** Somebody dials on the phone on their desk: an extension, a box, or the code of a speaker group. */
@@ -25,12 +25,14 @@ interface OwnCall {
   readonly script: CallScript;
   readonly callerNumber: string;
   readonly to: DirectTo;
+  /** The phone that was rung for it. */
+  readonly leg?: Leg;
   /** A caller on hold meanwhile. */
   readonly held?: { readonly callId: CallId; readonly leg: Leg };
 }
 
 /** A call of somebody of the staff, on the phone on their desk. */
-export function beginOwnCall(run: Run, { personId, callId, script, callerNumber, to, held }: OwnCall): void {
+export function beginOwnCall(run: Run, { personId, callId, script, callerNumber, to, leg, held }: OwnCall): void {
   const { atMs } = run;
   run.calls.set(callId, {
     id: callId,
@@ -44,7 +46,7 @@ export function beginOwnCall(run: Run, { personId, callId, script, callerNumber,
     broughtBy: null,
     transfer: null,
   });
-  setDoing(run, personId, { type: 'calling', callId, held: held ?? null });
+  setDoing(run, personId, { type: 'calling', callId, leg: leg ?? null, held: held ?? null });
   tell(run, callId, { type: 'dialled', atMs, callerNumber, to });
 }
 
@@ -69,7 +71,8 @@ function speakTo(run: Run, personId: PersonId, group: Group): void {
   const to = group.members
     .map((member) => member.personId)
     .filter((each) => each !== personId && hears(run, each))
-    .slice(0, mostSpokenTo);
+    .slice(0, mostSpokenTo)
+    .map((each) => newLeg(run, { type: 'person', personId: each, number: null }));
   setDoing(run, personId, { type: 'speaking', groupId: group.id, to, sinceMs: run.atMs });
 }
 

@@ -26,6 +26,7 @@ export {
   voiceFrameBytes,
   type BoardHears,
   type BoardSays,
+  type BoardShows,
   type DeskHears,
   type DeskSays,
   type HandsetHears,

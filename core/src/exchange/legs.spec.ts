@@ -70,7 +70,7 @@ describe('the phones that are wanted', () => {
   it('take a call that is handed over, and leave the line with it', () => {
     const office = new Office(answering([{ type: 'handOver', to, before: '' }, ...message]));
     const failed = office.call('one');
-    expect(does(office)).toEqual([`${number} rings`]);
+    expect(does(office)).toEqual([`${number} takesOver`]);
     act(office, 0, { type: 'unreached', why: 'failed' });
     expect([does(office), office.phase(failed)]).toEqual([[], 'boxGreeting']);
     const taken = office.call('two');
@@ -93,6 +93,33 @@ describe('the phones that are wanted', () => {
     );
     office.do({ type: 'staffSendsOn', personId: noor.id });
     expect(wantedLegs(office.exchange)).toMatchObject([{ id: before?.id, does: 'talks', callId: call }]);
+  });
+});
+
+describe('phones that nobody rings for a caller', () => {
+  it('hear what is said to a speaker group until they take a call', () => {
+    const speakers = { ...desk, speakerCode: '77', members: membersOf(priya, juno) };
+    const office = new Office(answering([ringFor(priya.id, 24)], { groups: [speakers] }));
+    const own = { callId: callId.create('own'), script: office.world };
+    office.do({ type: 'staffDials', personId: noor.id, digits: '77', ...own });
+    expect(does(office)).toEqual(['priya hears', 'juno hears']);
+    office.call('one');
+    office.answer(priya);
+    expect(does(office)).toEqual(['juno hears', 'priya talks']);
+    office.hangUp(noor);
+    expect(does(office)).toEqual(['priya talks']);
+  });
+
+  it('are rung to record a greeting, and spoken into as the same phone', () => {
+    const office = new Office(answering(message));
+    const take = { callId: callId.create('take'), script: office.world, of: { name: 'Welcome', words: 'Hello.' } };
+    office.do({ type: 'takeAsked', personId: noor.id, ...take });
+    const [rung] = wantedLegs(office.exchange);
+    expect(rung).toMatchObject({ does: 'rings', callId: null });
+    act(office, 0, { type: 'answered' });
+    expect(wantedLegs(office.exchange)).toMatchObject([{ id: rung?.id, does: 'talks', callId: take.callId }]);
+    act(office, 0, { type: 'hungUp' });
+    expect(does(office)).toEqual([]);
   });
 });
 
@@ -229,7 +256,7 @@ describe('whatever happens', () => {
     expect(new Set(legs.map(({ id }) => id)).size).toBe(legs.length);
     for (const leg of legs) {
       const is = phoneOf(leg);
-      if (!known.has(leg.id)) expect(leg.does).toBe('rings');
+      if (!known.has(leg.id)) expect(['rings', 'hears', 'takesOver']).toContain(leg.does);
       expect(known.get(leg.id) ?? is).toBe(is);
       known.set(leg.id, is);
       if (leg.callId) expect(exchange.calls.has(leg.callId)).toBe(true);

@@ -1,14 +1,18 @@
-import type { CallEvent, RungPhone, Unreached } from '../call';
+import type { CallEvent, Phase, RungPhone, Unreached } from '../call';
 import type { PersonId } from '../directory';
 import type { Key } from '../line';
 import type { ExchangeEvent } from './event';
-import type { CallId, Doing, Exchange, Leg, LiveCall } from './state';
+import { newStaff, type CallId, type Doing, type Exchange, type Leg, type LiveCall } from './state';
 
 /** A phone that should ring, or be talked on, now. */
 export interface WantedLeg extends Leg {
-  /** It rings; it was answered and is asked to press 1; a caller is talked to on it, or on hold meanwhile. */
-  readonly does: 'rings' | 'isAsked' | 'talks' | 'holds';
-  /** For which call; of a queue's offer the first that waits. Null where it is rung to record a greeting. */
+  /**
+   * It rings; it was answered and is asked to press 1; it is talked on; its caller is on hold while they call somebody
+   * else with the same phone; it only hears what is said to a speaker group; or a call is being handed over to it, for
+   * which a line that can refer the caller there need not ring it itself.
+   */
+  readonly does: 'rings' | 'isAsked' | 'talks' | 'holds' | 'hears' | 'takesOver';
+  /** For which call; of a queue's offer the first that waits. Null where it is for none. */
   readonly callId: CallId | null;
 }
 
@@ -69,7 +73,13 @@ function ofOutside({ state: { phase } }: LiveCall, act: LegActs, atMs: number): 
   return { type: 'staffBusy', atMs, ringId, why: act.why };
 }
 
-function staffLegs({ staff, queues }: Exchange): readonly WantedLeg[] {
+/** Who takes a call meanwhile does not hear what is said to a speaker group any more. */
+function hears({ staff }: Exchange, { phone }: Leg): boolean {
+  return phone.type === 'person' && (staff.get(phone.personId) ?? newStaff).doing.type === 'nothing';
+}
+
+function staffLegs(exchange: Exchange): readonly WantedLeg[] {
+  const { staff, queues } = exchange;
   return [...staff.values()].flatMap(({ doing }): WantedLeg[] => {
     switch (doing.type) {
       case 'rung': {
@@ -82,26 +92,35 @@ function staffLegs({ staff, queues }: Exchange): readonly WantedLeg[] {
       case 'talking':
         return [{ ...doing.leg, does: 'talks', callId: doing.callId }];
       case 'calling':
-        return doing.held ? [{ ...doing.held.leg, does: 'holds', callId: doing.held.callId }] : [];
+        return [
+          ...(doing.leg ? [{ ...doing.leg, does: 'talks', callId: doing.callId } as const] : []),
+          ...(doing.held ? [{ ...doing.held.leg, does: 'holds', callId: doing.held.callId } as const] : []),
+        ];
       case 'speaking':
+        return doing.to.filter((leg) => hears(exchange, leg)).map((leg) => ({ ...leg, does: 'hears', callId: null }));
       case 'nothing':
         return [];
     }
   });
 }
 
+const doesOutside: Readonly<Partial<Record<Phase['type'], WantedLeg['does']>>> = {
+  accepting: 'isAsked',
+  connected: 'talks',
+  onHold: 'talks',
+  handingOver: 'takesOver',
+};
+
 function outsideLegs({ calls }: Exchange): readonly WantedLeg[] {
   return [...calls.values()].flatMap(({ id, outside, state: { phase } }): WantedLeg[] => {
-    if (!outside) return [];
-    const isTalking = phase.type === 'connected' || phase.type === 'onHold';
-    return [{ ...outside, does: isTalking ? 'talks' : phase.type === 'accepting' ? 'isAsked' : 'rings', callId: id }];
+    return outside ? [{ ...outside, does: doesOutside[phase.type] ?? 'rings', callId: id }] : [];
   });
 }
 
 /** The phone that somebody of the staff is rung or talks on; null for none, or where they call from their desk. */
 export function legOf(doing: Doing): Leg | null {
   if (doing.type === 'rung' || doing.type === 'talking') return doing.leg;
-  return doing.type === 'calling' ? (doing.held?.leg ?? null) : null;
+  return doing.type === 'calling' ? (doing.leg ?? doing.held?.leg ?? null) : null;
 }
 
 /** Whether a phone is none on a desk: to reach it takes a line of its own. */

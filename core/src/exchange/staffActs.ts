@@ -21,7 +21,7 @@ export function answerPhone(run: Run, personId: PersonId): void {
     run.staff.set(personId, { ...staffOf(run, personId), doing: { ...doing, isAccepting: true } });
     return tell(run, callId, { type: 'staffAnswered', atMs: run.atMs, ringId });
   }
-  if (doing.by.type === 'take') return beginTake(run, personId, doing.by);
+  if (doing.by.type === 'take') return beginTake(run, personId, doing.by, doing.leg);
   if (mustAccept(run, personId, doing)) return askToAccept(run, personId, doing);
   takeCall(run, personId, doing);
 }

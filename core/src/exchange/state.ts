@@ -43,6 +43,8 @@ export type Doing =
   | {
       readonly type: 'calling';
       readonly callId: CallId;
+      /** The phone that was rung for it, to record a greeting; null where they dial on the one on their desk. */
+      readonly leg: Leg | null;
       /** A caller on hold meanwhile, to be sent on to whoever is called, and the leg they are talked to on; null for none. */
       readonly held: { readonly callId: CallId; readonly leg: Leg } | null;
     }
@@ -50,7 +52,8 @@ export type Doing =
   | {
       readonly type: 'speaking';
       readonly groupId: GroupId;
-      readonly to: readonly PersonId[];
+      /** The phones they are heard on. */
+      readonly to: readonly Leg[];
       readonly sinceMs: number;
     };
 

@@ -1,7 +1,7 @@
 import { beginOwnCall } from './dial';
 import type { TakeAsked, TakeGivenUp } from './event';
 import { newLeg, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
-import type { CallId, RungBy } from './state';
+import type { CallId, Leg, RungBy } from './state';
 import type { PersonId } from '../directory';
 
 /** How long a desk phone rings to record a greeting with it. */
@@ -22,10 +22,10 @@ export function askForTake(run: Run, { personId, callId, script, of }: TakeAsked
 }
 
 /** They answered: the call is their own from here on. */
-export function beginTake(run: Run, personId: PersonId, by: Extract<RungBy, { type: 'take' }>): void {
+export function beginTake(run: Run, personId: PersonId, by: Extract<RungBy, { type: 'take' }>, leg: Leg): void {
   const { callId, script, of } = by;
   const callerNumber = run.ready.people.get(personId)?.extension ?? '';
-  beginOwnCall(run, { personId, callId, script, callerNumber, to: { type: 'recorder', of } });
+  beginOwnCall(run, { personId, callId, script, callerNumber, to: { type: 'recorder', of }, leg });
 }
 
 /** They declined, or did not answer in time. */

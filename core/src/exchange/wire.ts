@@ -81,16 +81,18 @@ export type DeskHears =
   | { readonly type: 'noSuchNumber'; readonly digits: string }
   /** To be heard by whoever was asked to accept a call, or hears a box. */
   | { readonly type: 'play'; readonly items: readonly HeardItem[] }
-  | { readonly type: 'stop' };
+  | { readonly type: 'stop' }
+  /** What whoever calls with it hears, as in a country (ISO 3166-1); null for no tone. */
+  | { readonly type: 'tone'; readonly tone: 'ringback' | 'busy' | null; readonly country: string | null };
 
 /** What the switchboard does for outside phones, which have no desk. */
 export type BoardSays = {
   readonly type: 'outside';
   readonly callId: CallId;
-  readonly act: 'answer' | 'busy' | 'accept' | 'hangUp';
+  readonly act: 'answer' | 'busy' | 'noSuchNumber' | 'failed' | 'accept' | 'hangUp';
 };
 
-export type BoardHears = {
+export type BoardShows = {
   readonly type: 'board';
   readonly board: Board;
   /** By the line's clock. */
@@ -98,3 +100,9 @@ export type BoardHears = {
   /** Whether that clock is a pretended one. */
   readonly isPretended: boolean;
 };
+
+export type BoardHears =
+  | BoardShows
+  /** To be heard by whoever has answered an outside phone. */
+  | { readonly type: 'play'; readonly items: readonly HeardItem[] }
+  | { readonly type: 'stop' };

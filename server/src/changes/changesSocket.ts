@@ -1,6 +1,6 @@
 import type { WebSocket } from 'ws';
 import type { Clock } from '../clock/clock';
-import { Socket } from '../live/socket';
+import { Socket } from '../sockets/socket';
 import type { Changes } from './changes.service';
 
 /** Tells a window what changed, whoever changed it: what it shows of it is to be read again. It is asked nothing. */

@@ -8,9 +8,12 @@ import { MessagesModule } from '../messages/messages.module';
 import { SpeechModule } from '../speech/speech.module';
 import { TakesModule } from '../takes/takes.module';
 import { TrialsModule } from '../trials/trials.module';
+import { LeftTakes } from './leftTakes.service';
+import { theLine } from './line';
 import { HeardService } from './heard.service';
 import { LiveController } from './live.controller';
-import { LiveGateway } from './liveGateway';
+import { StandInGateway } from '../standIn/gateway';
+import { StandInLine } from '../standIn/standInLine';
 import { LiveLine } from './liveLine.service';
 import { LiveScripts } from './liveScripts.service';
 import { PhoneTakesController } from './phoneTakes.controller';
@@ -32,6 +35,16 @@ import { PresencesService } from './presences.service';
   ],
   controllers: [LiveController, PhoneTakesController],
   exports: [LiveLine, HeardService],
-  providers: [LiveLine, LiveGateway, LiveScripts, HeardService, PhoneTakesService, PresencesService],
+  providers: [
+    LiveLine,
+    LeftTakes,
+    StandInLine,
+    { provide: theLine, useExisting: StandInLine },
+    StandInGateway,
+    LiveScripts,
+    HeardService,
+    PhoneTakesService,
+    PresencesService,
+  ],
 })
 export class LiveModule {}

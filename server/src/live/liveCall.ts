@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import {
   answeredBy,
   cameBy,
@@ -8,16 +7,18 @@ import {
   type CallEvent,
   type CallState,
   type PlayItem,
+  type RungPhone,
   type TranscriptEntry,
 } from '@locutor/core/call';
 import type { BoxId, Tell } from '@locutor/core/directory';
 import type { TakeId } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
-import { heardMs, type CallId, type HandsetHears, type HeardItem } from '@locutor/core/exchange';
+import { heardMs, type CallId, type HeardItem } from '@locutor/core/exchange';
 import type { CallEntity } from '../callLog/call.entity';
 import type { Clock, Stop } from '../clock/clock';
 import { unawaited } from '../log/enclosed';
 import type { LeftMessage as SpokenMessage } from '../messages/messages.service';
+import type { CallerEnd } from './line';
 import type { Take } from './take';
 
 type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
@@ -43,10 +44,27 @@ export interface CallDoors {
   readonly markMessage: (messageId: string, as: 'heard' | 'deleted') => void;
 }
 
-/** Who hears the caller's side: a handset, or the desk phone of a colleague who calls. */
-export interface CallerEar {
-  readonly send: (message: HandsetHears) => void;
-  readonly sendVoice: (frame: Uint8Array) => void;
+/** What is shown of a call, beside what is heard of it: captions and where it is. */
+export interface CallDisplay {
+  entries(entries: readonly TranscriptEntry[]): void;
+  state(state: ShownState): void;
+  /** What is played next says the sentences of the transcript from there on. */
+  says(playId: number, first: number): void;
+  /** A message is being recorded, or no longer. */
+  recording(on: boolean): void;
+}
+
+export interface ShownState {
+  readonly phase: CallState['phase']['type'];
+  readonly talksTo: RungPhone | null;
+}
+
+/** Everything that was shown so far. */
+export interface Shown {
+  readonly transcript: readonly TranscriptEntry[];
+  /** The places in it of sentences that were cut or are still to come. */
+  readonly unheard: readonly number[];
+  readonly state: ShownState;
 }
 
 /** Who answered, as the log names them: a person, a contact, or a number; null while nobody has. */
@@ -55,9 +73,14 @@ export function answeredIn(transcript: readonly TranscriptEntry[]): string | nul
   return phone && (phone.type === 'person' ? phone.personId : (phone.contactId ?? phone.number));
 }
 
+function shownState({ phase }: CallState): ShownState {
+  const target = phase.type === 'connected' || phase.type === 'onHold' ? phase.target : null;
+  const talksTo = target?.type === 'person' ? ({ ...target, number: null } as const) : target;
+  return { phase: phase.type, talksTo };
+}
+
 interface Playing {
   readonly playId: number;
-  readonly first: number;
   readonly items: readonly HeardItem[];
   readonly beganMs: number;
 }
@@ -67,12 +90,11 @@ const mostEntries = 4000;
 
 /** One call under way: its timers, what is played, what is recorded, and its transcript. */
 export class LiveCallRun {
-  readonly token = randomBytes(18).toString('base64url');
   readonly transcript: TranscriptEntry[] = [];
-  ear: CallerEar | null = null;
+  private display: CallDisplay | null = null;
   private readonly timers = new Map<string, Stop>();
   private playing: Playing | null = null;
-  private ringback: readonly HeardItem[] | null = null;
+  private isRingingBack = false;
   private messageTake: Take | null = null;
   private callTake: Take | null = null;
   private greetingTake: Take | null = null;
@@ -83,15 +105,12 @@ export class LiveCallRun {
   private isUnlogged = false;
   /** How much hold music the caller has heard: it goes on there. */
   private musicMs = 0;
-  /** Stops the time that a handset which is gone has to come back. */
-  private stopGrace: Stop = () => undefined;
   /** When each sentence of the transcript began to be heard; Infinity where it was cut before. */
   private readonly heardAt = new Map<number, number>();
 
   constructor(
     readonly row: CallEntity,
-    /** What the caller is told of the line. */
-    readonly line: { readonly name: string; readonly country: string | null },
+    readonly caller: CallerEnd,
     private readonly doors: CallDoors,
     private readonly clock: Clock,
   ) {}
@@ -110,7 +129,7 @@ export class LiveCallRun {
     const entries = transcriptOf([effect], atMs).filter(({ type }) => first < mostEntries || type === 'ended');
     if (entries.length > 0) {
       this.transcript.push(...entries);
-      this.ear?.send({ type: 'entries', entries });
+      this.display?.entries(entries);
       this.isUnlogged = true;
       if (first === 0) this.log(false);
     }
@@ -125,7 +144,7 @@ export class LiveCallRun {
         this.cancel(`p${effect.playId}`);
         for (const [index, ms] of this.heardAt) if (ms > atMs) this.heardAt.set(index, Infinity);
         if (this.playing?.playId === effect.playId) this.endPlaying();
-        return this.ear?.send({ type: 'stop', playId: effect.playId });
+        return this.caller.stop(effect.playId);
       case 'ring':
       case 'ringGroup':
         return this.ringBack(effect.hear);
@@ -139,7 +158,7 @@ export class LiveCallRun {
       case 'startRecording':
         this.messageTake = this.doors.startTake(this, this.messageHeader());
         this.messageFrom = this.transcript.length;
-        return this.ear?.send({ type: 'recording', on: true });
+        return this.display?.recording(true);
       case 'stopRecording':
         return this.endMessage(effect.keepIn, effect.tell);
       case 'startCallRecording':
@@ -176,13 +195,12 @@ export class LiveCallRun {
   }
 
   /** What the call does now; a message that is about to be spoken is for this box. */
-  show({ phase }: CallState): void {
+  show(state: CallState): void {
+    const { phase } = state;
     if (phase.type === 'boxGreeting' || phase.type === 'recording') {
       this.messageFor = { boxId: phase.boxId, tell: phase.tell };
     }
-    const target = phase.type === 'connected' || phase.type === 'onHold' ? phase.target : null;
-    const talksTo = target?.type === 'person' ? ({ ...target, number: null } as const) : target;
-    this.ear?.send({ type: 'state', phase: phase.type, talksTo });
+    this.display?.state(shownState(state));
   }
 
   /** The caller says something: it is recorded where the call is, or a message is being spoken. */
@@ -194,29 +212,15 @@ export class LiveCallRun {
 
   hearStaff(frame: Uint8Array): void {
     this.callTake?.add('staff', frame);
-    this.ear?.sendVoice(frame);
+    this.caller.voice(frame);
   }
 
-  /** A handset is told which call it has. */
-  greet(ear: CallerEar, unheard: readonly number[] = []): void {
-    this.stopGrace();
-    this.ear = ear;
-    const { name: lineName, country } = this.line;
-    ear.send({ type: 'call', callId: this.id, token: this.token, lineName, country, unheard });
-  }
-
-  /** A handset takes the call up, anew or again: it is told everything so far. */
-  takeUp(ear: CallerEar, state: CallState, nowMs: number): void {
-    this.greet(
-      ear,
-      [...this.heardAt].flatMap(([index, ms]) => (ms > nowMs ? [index] : [])),
-    );
-    if (this.transcript.length > 0) ear.send({ type: 'entries', entries: this.transcript });
-    this.show(state);
-    if (this.ringback) ear.send({ type: 'ringback', items: this.ringback });
-    if (!this.playing) return;
-    const { playId, first, items, beganMs } = this.playing;
-    ear.send({ type: 'play', playId, items, first, fromMs: Math.round(this.clock.elapsedMs() - beganMs) });
+  /** Whoever looks at the call is shown it from now on; what was shown so far is given back. */
+  showOn(display: CallDisplay, state: CallState | undefined, nowMs: number): Shown {
+    this.display = display;
+    const unheard = [...this.heardAt].flatMap(([index, ms]) => (ms > nowMs ? [index] : []));
+    const shown = state ? shownState(state) : { phase: 'idle' as const, talksTo: null };
+    return { transcript: this.transcript, unheard, state: shown };
   }
 
   private play(playId: number, items: readonly PlayItem[], first: number, atMs: number): void {
@@ -226,8 +230,9 @@ export class LiveCallRun {
     const begin = (ready: readonly HeardItem[]): void => {
       const heard = this.goingOn(ready);
       this.noteHeard(heard, first, atMs + Math.round(this.clock.elapsedMs() - askedMs));
-      this.playing = { playId, first, items: heard, beganMs: this.clock.elapsedMs() };
-      this.ear?.send({ type: 'play', playId, items: heard, first, fromMs: 0 });
+      this.playing = { playId, items: heard, beganMs: this.clock.elapsedMs() };
+      this.display?.says(playId, first);
+      this.caller.play(playId, heard);
       this.later(name, heardMs(heard), { type: 'playEnded', playId });
     };
     this.noteHeard([], first, Infinity);
@@ -266,23 +271,19 @@ export class LiveCallRun {
   }
 
   private ringBack(items: readonly PlayItem[]): void {
-    const send = (heard: readonly HeardItem[]): void => {
-      this.ringback = heard;
-      this.ear?.send({ type: 'ringback', items: heard });
-    };
-    this.ringback = [];
+    this.isRingingBack = true;
     const heard = this.doors.ready(items);
-    if (!(heard instanceof Promise)) return send(heard);
+    if (!(heard instanceof Promise)) return this.caller.ringback(heard);
     unawaited(
       'what a call hears while it rings',
-      heard.then((spoken) => (this.ringback ? send(spoken) : undefined)),
+      heard.then((spoken) => (this.isRingingBack ? this.caller.ringback(spoken) : undefined)),
     );
   }
 
   private stopRingback(): void {
-    if (!this.ringback) return;
-    this.ringback = null;
-    this.ear?.send({ type: 'stopRingback' });
+    if (!this.isRingingBack) return;
+    this.isRingingBack = false;
+    this.caller.stopRingback();
   }
 
   private messageHeader(): Take['header']['of'] {
@@ -293,7 +294,7 @@ export class LiveCallRun {
   private endMessage(keepIn: BoxId | null, tell: readonly Tell[]): void {
     const take = this.messageTake;
     this.messageTake = null;
-    this.ear?.send({ type: 'recording', on: false });
+    this.display?.recording(false);
     if (!take) return;
     const typed = this.transcript
       .slice(this.messageFrom)
@@ -319,11 +320,10 @@ export class LiveCallRun {
     this.log(true);
     for (const stop of this.timers.values()) stop();
     this.timers.clear();
-    this.stopGrace();
     this.playing = null;
     this.stopRingback();
     const last = this.transcript.at(-1);
-    if (last?.type === 'ended') this.ear?.send({ type: 'ended', reason: last.reason });
+    if (last?.type === 'ended') this.caller.hangUp(last.reason);
   }
 
   /** Writes the call down, if something happened since it was last: every second, and at its end at once. */
@@ -337,13 +337,6 @@ export class LiveCallRun {
     }
     this.row.answeredBy = answeredIn(this.transcript);
     this.doors.log({ ...this.row });
-  }
-
-  /** The handset is gone: unless one takes the call up in time, the caller has hung up. */
-  loseEar(graceMs: number): void {
-    this.ear = null;
-    this.stopGrace();
-    this.stopGrace = this.clock.after(graceMs, () => this.doors.happen(this.id, { type: 'callerHungUp' }));
   }
 
   /** The clock on the wall was set: the call is as if it had happened so much later. */

@@ -2,9 +2,6 @@ import { join } from 'node:path';
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { lengthMs, writeMuLawWav, type Pcm } from '@locutor/core/audio';
 import {
-  outcomeOf,
-  spokenFacts,
-  type CallEffect,
   type CallScript,
   type CallState,
   type DirectTo,
@@ -12,19 +9,17 @@ import {
   type MessageToHear,
   type PinAnswer,
   type PlayItem,
-  type TranscriptEntry,
   type PhoneTake,
 } from '@locutor/core/call';
-import { countryOf, type BoxId, type PersonId } from '@locutor/core/directory';
-import { instantOf } from '@locutor/core/hours';
+import { anonymousCaller, countryOf, readPhoneNumber, type BoxId, type PersonId } from '@locutor/core/directory';
 import {
   boardOf,
   callId,
   deskView,
   emptyExchange,
   laterBy,
+  legEvent,
   newStaff,
-  outsidePhoneOf,
   stepExchange,
   type Board,
   type CallId,
@@ -32,40 +27,49 @@ import {
   type Exchange,
   type ExchangeEffect,
   type ExchangeEvent,
-  type HeardItem,
+  type LegActs,
+  type WantedLeg,
 } from '@locutor/core/exchange';
 import type { LineId, TakeId } from '@locutor/core/line';
-import { sheetSentences } from '@locutor/core/speech';
 import { idKind } from '@locutor/core/id';
 import { unreachable } from '@locutor/core/result';
 import { AudioStore } from '../audio/audioStore';
 import { BoxPinsService } from '../boxes/boxPins.service';
-import type { CallEntity } from '../callLog/call.entity';
 import { CallLog } from '../callLog/callLog.service';
 import { Clock, type Stop } from '../clock/clock';
 import { enclosed, unawaited } from '../log/enclosed';
 import { log } from '../log/log';
 import { MessagesService } from '../messages/messages.service';
 import { PresencesService } from './presences.service';
-import { conflict } from '../problems/problem';
+import { conflict, Problem } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { dataFolder } from '../storage/dataFolder';
-import { storageTroubleOf } from '../storage/storageTrouble';
-import { lastAlive, noteAlive } from './alive';
+import { noteAlive } from './alive';
 import { HeardService } from './heard.service';
-import { LiveCallRun, type CallDoors, type CallerEar, type UntimedCallEvent } from './liveCall';
-import { LiveScripts, type Reached } from './liveScripts.service';
-import { readTake, removeTake, Take, takesLeft, type TakeHeader } from './take';
+import { Keeping } from './keeping';
+import { LeftTakes } from './leftTakes.service';
+import { Legs } from './legs';
+import {
+  theLine,
+  type AnsweredCall,
+  type CallerDoors,
+  type CallerEnd,
+  type IncomingCall,
+  type Leg,
+  type Line,
+} from './line';
+import { LineClock } from './lineClock';
+import { LiveCallRun, type CallDisplay, type CallDoors, type Shown, type UntimedCallEvent } from './liveCall';
+import { LiveScripts } from './liveScripts.service';
+import { SpeakingAhead } from './speakingAhead';
+import { Take } from './take';
 
 type Untimed<Event> = Event extends unknown ? Omit<Event, 'atMs'> : never;
 export type UntimedEvent = Untimed<Exclude<ExchangeEvent, { type: 'ofCall' }>>;
 
-/** What a desk phone hears besides what it shows. */
-export interface DeskEar {
-  readonly play: (items: readonly HeardItem[]) => void;
-  readonly stop: () => void;
+/** What a desk phone shows besides its view. */
+export interface DeskDisplay {
   readonly noSuchNumber: (digits: string) => void;
-  readonly sendVoice: (frame: Uint8Array) => void;
 }
 
 /** Who wants a greeting recorded with a desk phone. */
@@ -83,18 +87,11 @@ const takeId = idKind('take');
 const mostOnBoard = 100;
 const directoryReadAfterMs = 80;
 const tellAfterMs = 15;
-const speakAheadAfterMs = 3000;
-/** What live parts say changes with the clock: it is spoken before callers can hear it. */
-const speakAheadEveryMs = 600_000;
-const shortestTakeMs = 1000;
 const tickMs = 1000;
-/** The clocks of a machine part by less than this as they are kept right. */
-const smallestJumpMs = 1000;
-const keepAgainMs = 5000;
 
 /**
- * The stand-in for the hosted line: runs every call in real time on what is on air, through the same exchange as trials
- * and forecasts. It only keeps the clock and carries out effects; what happens is the exchange's to say.
+ * Runs every call in real time on what is on air, over whatever line there is, through the same exchange as trials and
+ * forecasts. It only keeps the clock and carries out effects; what happens is the exchange's to say.
  */
 @Injectable()
 export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdown {
@@ -103,25 +100,28 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private readonly runs = new Map<CallId, LiveCallRun>();
   private readonly timers = new Map<number, Stop>();
   private readonly askers = new Map<CallId, TakeAsker>();
-  private readonly desks = new Map<PersonId, Set<DeskEar>>();
+  private readonly desks = new Map<PersonId, Set<DeskDisplay>>();
   private readonly watchers = new Set<() => void>();
   private isTelling = false;
   private stopReading: Stop | null = null;
-  private stopSpeaking: Stop | undefined;
-  private speakingTurn = 0;
-  private stopSpeakingAgain: Stop | undefined;
   private stopTicking: Stop | undefined;
-  private isStopping = false;
-  private readonly pauses = new Set<() => void>();
-  private aheadMs = 0;
-  /** The clock on the wall and the one that never jumps, at the same moment. */
-  private wallAtStartMs: number;
-  private readonly elapsedAtStartMs: number;
   private readonly takes: string;
-  private readonly keeping = new Set<Promise<unknown>>();
+  private readonly keeping: Keeping;
+  private readonly lineClock: LineClock;
+  private readonly ahead: SpeakingAhead;
+  private readonly legs = new Legs({
+    open: (wanted, doors) => {
+      const run = wanted.does === 'takesOver' && wanted.callId ? this.runs.get(wanted.callId) : undefined;
+      return run ? run.caller.handOver(wanted, doors) : this.line.open(wanted, doors);
+    },
+    happens: (wanted, act) => this.actOnLeg(wanted, act),
+    voice: (wanted, frame) => this.voiceOfLeg(wanted, frame),
+  });
 
   constructor(
     @Inject(dataFolder) folder: string,
+    @Inject(theLine) private readonly line: Line,
+    private readonly left: LeftTakes,
     private readonly scripts: LiveScripts,
     private readonly heard: HeardService,
     private readonly callLog: CallLog,
@@ -132,26 +132,24 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     private readonly clock: Clock,
   ) {
     this.takes = join(folder, 'takes');
-    this.wallAtStartMs = clock.now();
-    this.elapsedAtStartMs = clock.elapsedMs();
+    this.keeping = new Keeping(clock);
+    this.lineClock = new LineClock(clock);
+    this.ahead = new SpeakingAhead({
+      clock,
+      world: () => this.world,
+      now: () => this.now(),
+      speak: (items) => this.heard.ready(items),
+    });
   }
 
-  /** Ends cleanly what a killed server left: calls as cut off, and what was recorded is kept. */
   async onApplicationBootstrap(): Promise<void> {
-    await this.callLog.endCut(lastAlive(this.takes));
-    for (const header of takesLeft(this.takes)) {
-      // One that cannot be kept now stays for the next start, and keeps nobody from calling.
-      await this.finishLeft(header).catch((err: unknown) =>
-        log.error({ err }, 'A recording that was left was not kept'),
-      );
-    }
-    await this.callLog.write();
+    await this.left.finish();
     this.stopTicking = this.clock.every(tickMs, () => this.tick());
     const staff = new Map([...(await this.presences.all())].map(([id, presence]) => [id, { ...newStaff, presence }]));
     this.exchange = { ...emptyExchange, staff };
     this.world = (await this.scripts.world()) ?? null;
-    this.speakAhead();
-    this.stopSpeakingAgain = this.clock.every(speakAheadEveryMs, () => this.speakAhead());
+    this.ahead.start();
+    this.line.start({ arrives: (call, end) => this.arrives(call, end) });
   }
 
   async beforeApplicationShutdown(): Promise<void> {
@@ -161,36 +159,23 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     }
     this.world = null;
     for (const stop of this.timers.values()) stop();
-    this.stopSpeaking?.();
-    this.stopSpeakingAgain?.();
+    this.ahead.stop();
     this.stopTicking?.();
-    this.isStopping = true;
-    for (const end of this.pauses) end();
-    this.speakingTurn += 1;
     this.stopReading?.();
+    this.line.stop();
     for (const asker of this.askers.values()) asker.over();
-    await Promise.all(this.keeping);
+    await this.keeping.stop();
     await this.callLog.write();
   }
 
-  /**
-   * The line's clock, in ms since 1970: the real one, or a pretended one. It never jumps by itself; when the clock on the wall is
-   * set, all that is on the line moves with it (`followWall`).
-   */
+  /** The line's clock, in ms since 1970. */
   now(): number {
-    return this.wallAtStartMs + Math.round(this.clock.elapsedMs() - this.elapsedAtStartMs) + this.aheadMs;
+    return this.lineClock.now();
   }
 
   private followWall(): void {
-    const jumpMs = this.clock.now() + this.aheadMs - this.now();
-    if (Math.abs(jumpMs) < smallestJumpMs) return;
-    this.wallAtStartMs += jumpMs;
-    log.warn({ jumpMs }, 'The clock of this machine was set');
-    // A pretended moment stays what it is.
-    if (this.isPretended) {
-      this.aheadMs -= jumpMs;
-      return;
-    }
+    const jumpMs = this.lineClock.followWall();
+    if (jumpMs === 0) return;
     this.exchange = laterBy(this.exchange, jumpMs);
     for (const run of this.runs.values()) run.laterBy(jumpMs);
     this.changed();
@@ -205,7 +190,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   }
 
   get isPretended(): boolean {
-    return this.aheadMs !== 0;
+    return this.lineClock.isPretended;
   }
 
   /** Sets the line's clock to a pretended moment by the clock on its wall, or back to the real one. */
@@ -215,21 +200,21 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     }
     const zone = this.world?.lines.find(({ id }) => id === this.world?.lineId)?.timeZone ?? 'UTC';
     this.followWall();
-    this.aheadMs = 0;
-    if (reading) this.aheadMs = instantOf(reading, zone) - this.now();
+    this.lineClock.set(reading, zone);
     // Rests and offers are over with the time they were in.
     for (const stop of this.timers.values()) stop();
     this.timers.clear();
     const staff = [...this.exchange.staff].map(([id, { presence }]) => [id, { ...newStaff, presence }] as const);
-    this.exchange = { ...emptyExchange, staff: new Map(staff) };
-    this.speakAhead(0);
+    this.exchange = { ...emptyExchange, legsGiven: this.exchange.legsGiven, staff: new Map(staff) };
+    this.legs.follow(this.exchange);
+    this.ahead.soon(0);
     this.changed();
   }
 
   /** Words are said otherwise from now on. */
   dictionaryChanged(): void {
     this.heard.forget();
-    this.speakAhead();
+    this.ahead.soon();
   }
 
   /** Something of the directory or on air is other than before. */
@@ -241,31 +226,72 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         (world) => {
           this.world = world ?? null;
           this.changed();
-          this.speakAhead();
+          this.ahead.soon();
         },
         (err: unknown) => log.error({ err }, 'The directory could not be read'),
       );
     });
   }
 
-  /** Somebody outside rings a number. @throws Problem 409 when nothing is on air there. */
-  async arrive(reached: Reached, callerNumber: string, ear: CallerEar): Promise<LiveCallRun> {
-    const script = await this.scripts.of(reached.lineId);
+  /** Somebody outside rings a number: whether it is one that is answered takes a moment to find out. */
+  private arrives(call: IncomingCall, end: CallerEnd): CallerDoors {
+    let run: LiveCallRun | undefined;
+    let isGone = false;
+    const failed = (): void => end.refuse('failed', 'The call did not get through.');
+    const answered = this.answer(call, end, () => isGone).then((begun) => (run = begun));
+    unawaited('a call that arrives', answered, failed);
+    const happen = (event: UntimedCallEvent): void => {
+      if (run) this.happenTo(run.id, event);
+    };
+    return {
+      pressed: (key) => happen({ type: 'keyPressed', key }),
+      voice: (frame) => run && this.voiceOfCaller(run.id, frame),
+      hungUp: () => {
+        isGone = true;
+        happen({ type: 'callerHungUp' });
+      },
+    };
+  }
+
+  private async answer(
+    { calledNumber, callerNumber }: IncomingCall,
+    end: CallerEnd,
+    isGone: () => boolean,
+  ): Promise<LiveCallRun | undefined> {
+    const country = await this.scripts.country();
+    const read = readPhoneNumber(calledNumber, country);
+    const reached = read.ok ? await this.scripts.reached(read.value) : undefined;
+    if (!reached) {
+      end.refuse('noSuchNumber', 'That is not a number of this business.');
+      return undefined;
+    }
+    const script = await this.onAir(reached.lineId, end);
+    if (!script || isGone()) return undefined;
     this.world ??= script;
-    const to: DirectTo | undefined = reached.groupId ? { type: 'group', groupId: reached.groupId } : undefined;
-    const run = this.begin(newId(callId), reached.lineId, reached.lineName, reached.versionId, callerNumber, null);
-    run.greet(ear);
-    this.happen({ type: 'callArrives', callId: run.id, callerNumber, script, ...(to ? { to } : {}) });
+    const caller = readPhoneNumber(callerNumber, country);
+    const from = caller.ok ? caller.value : anonymousCaller;
+    const { lineId, lineName, versionId, groupId } = reached;
+    const run = this.begin(newId(callId), lineId, versionId, from, null, end);
+    end.accept({ ...answeredOn(script, run.id), lineName });
+    const to: DirectTo | undefined = groupId ? { type: 'group', groupId } : undefined;
+    this.happen({ type: 'callArrives', callId: run.id, callerNumber: from, script, ...(to ? { to } : {}) });
     return run;
   }
 
-  /** A handset comes back to its call; undefined when that is over, or the token is another one's. */
-  resume(id: CallId, token: string, ear: CallerEar): LiveCallRun | undefined {
-    const run = this.runs.get(id);
-    const state = this.exchange.calls.get(id)?.state;
-    if (!run || !state || run.token !== token) return undefined;
-    run.takeUp(ear, state, this.now());
-    return run;
+  /** What is on air on a line; where nothing is, the caller is told so. */
+  private async onAir(lineId: LineId, end: CallerEnd): Promise<CallScript | undefined> {
+    try {
+      return await this.scripts.of(lineId);
+    } catch (err) {
+      if (!(err instanceof Problem)) throw err;
+      end.refuse('notOnAir', err.message);
+      return undefined;
+    }
+  }
+
+  /** Shows a call from now on; gives what was shown so far, or undefined when it is over. */
+  show(id: CallId, display: CallDisplay): Shown | undefined {
+    return this.runs.get(id)?.showOn(display, this.exchange.calls.get(id)?.state, this.now());
   }
 
   /** What is said to a handset that asks for a call which is not on the line any more. */
@@ -286,27 +312,31 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   }
 
   /** Somebody of the staff dials on the phone on their desk. */
-  dial(personId: PersonId, digits: string): void {
-    const script = this.world;
-    if (!script) return;
-    const id = newId(callId);
-    const extension = script.people.find((person) => person.id === personId)?.extension ?? '';
-    const run = this.begin(id, script.lineId, digits, null, extension, personId);
-    run.ear = this.earOfDesk(personId);
-    this.happen({ type: 'staffDials', personId, digits, callId: id, script });
-    if (!this.exchange.calls.has(id) && run.transcript.length === 0) this.runs.delete(id);
+  dial(personId: PersonId, digits: string, end: CallerEnd): void {
+    this.beginOwn(personId, end, (id, script) =>
+      this.happen({ type: 'staffDials', personId, digits, callId: id, script }),
+    );
   }
 
   /** Calls a colleague while the caller somebody talks to is on hold. */
-  consult(personId: PersonId, colleague: PersonId): void {
+  consult(personId: PersonId, colleague: PersonId, end: CallerEnd): void {
+    this.beginOwn(personId, end, (id, script) =>
+      this.happen({ type: 'staffConsults', personId, colleague, callId: id, script }),
+    );
+  }
+
+  private beginOwn(personId: PersonId, end: CallerEnd, call: (id: CallId, script: CallScript) => void): void {
     const script = this.world;
     if (!script) return;
-    const extensionOf = (id: PersonId): string => script.people.find((person) => person.id === id)?.extension ?? '';
     const id = newId(callId);
-    const run = this.begin(id, script.lineId, extensionOf(colleague), null, extensionOf(personId), personId);
-    run.ear = this.earOfDesk(personId);
-    this.happen({ type: 'staffConsults', personId, colleague, callId: id, script });
+    const run = this.begin(id, script.lineId, null, this.extensionOf(personId), personId, end);
+    end.accept(answeredOn(script, id));
+    call(id, script);
     if (!this.exchange.calls.has(id) && run.transcript.length === 0) this.runs.delete(id);
+  }
+
+  private extensionOf(personId: PersonId): string {
+    return this.world?.people.find((person) => person.id === personId)?.extension ?? '';
   }
 
   /** Rings somebody's desk phone to record a greeting with it. Gives back how to give it up. */
@@ -317,9 +347,8 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       return () => undefined;
     }
     const id = newId(callId);
-    const extension = script.people.find((person) => person.id === personId)?.extension ?? '';
-    const run = this.begin(id, script.lineId, of.name, null, extension, personId);
-    run.ear = this.earOfDesk(personId);
+    const end = endOfLeg(() => this.legs.ofPerson(personId));
+    this.begin(id, script.lineId, null, this.extensionOf(personId), personId, end);
     this.askers.set(id, asker);
     this.happen({ type: 'takeAsked', personId, of, callId: id, script });
     return () => {
@@ -338,17 +367,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     unawaited('what somebody says of themselves', this.presences.keep(personId, presence));
   }
 
-  /** What an outside phone that is rung does, by somebody who stands in for it. */
-  actOutside(id: CallId, act: 'answer' | 'busy' | 'accept' | 'hangUp'): void {
-    const call = this.exchange.calls.get(id);
-    // Whoever has a desk answers there.
-    if (!call || !outsidePhoneOf(call)) return;
-    const { phase } = call.state;
-    if (act === 'accept') return this.happenTo(id, { type: 'staffPressed', key: '1' });
-    if (act === 'hangUp') return this.happenTo(id, { type: 'staffHungUp' });
-    if (phase.type !== 'ringing') return;
-    const { ringId } = phase;
-    this.happenTo(id, act === 'answer' ? { type: 'staffAnswered', ringId } : { type: 'staffBusy', ringId });
+  /** What somebody does with a phone that is rung, or the line finds out about it. */
+  private actOnLeg(wanted: WantedLeg, act: LegActs): void {
+    this.step((atMs) => legEvent(this.exchange, wanted, act, atMs));
   }
 
   deskView(personId: PersonId): DeskView | null {
@@ -379,12 +400,13 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     return () => this.watchers.delete(watcher);
   }
 
-  connectDesk(personId: PersonId, ear: DeskEar): () => void {
-    const ears = this.desks.get(personId) ?? new Set();
-    this.desks.set(personId, ears.add(ear));
+  /** A desk phone of somebody is there. Gives back how to take it away. */
+  connectDesk(personId: PersonId, display: DeskDisplay): () => void {
+    const displays = this.desks.get(personId) ?? new Set();
+    this.desks.set(personId, displays.add(display));
     return () => {
-      ears.delete(ear);
-      if (ears.size === 0) this.desks.delete(personId);
+      displays.delete(display);
+      if (displays.size === 0) this.desks.delete(personId);
     };
   }
 
@@ -393,35 +415,38 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   }
 
   /** What the caller says goes to whoever talks to them. */
-  voiceOfCaller(id: CallId, frame: Uint8Array): void {
+  private voiceOfCaller(id: CallId, frame: Uint8Array): void {
     this.runs.get(id)?.hearCaller(frame);
     const call = this.exchange.calls.get(id);
-    if (call?.state.phase.type === 'connected' && call.talkingTo) this.toDesk(call.talkingTo, frame);
+    if (call?.state.phase.type !== 'connected') return;
+    const leg = call.talkingTo ? this.legs.ofPerson(call.talkingTo) : call.outside && this.legs.withId(call.outside.id);
+    leg?.voice(frame);
   }
 
   /** What somebody of the staff says goes to their caller, to whom they called, or to a speaker group. */
   voiceOfStaff(personId: PersonId, frame: Uint8Array): void {
     const { doing } = this.exchange.staff.get(personId) ?? newStaff;
-    // Who takes a call meanwhile does not hear the announcement any more.
-    const isIdle = (id: PersonId): boolean => (this.exchange.staff.get(id) ?? newStaff).doing.type === 'nothing';
-    if (doing.type === 'speaking') return doing.to.filter(isIdle).forEach((each) => this.toDesk(each, frame));
+    if (doing.type === 'speaking') return doing.to.forEach(({ id }) => this.legs.withId(id)?.voice(frame));
     if (doing.type === 'calling') return this.voiceOfCaller(doing.callId, frame);
-    if (doing.type !== 'talking') return;
-    if (this.exchange.calls.get(doing.callId)?.state.phase.type !== 'connected') return;
-    this.runs.get(doing.callId)?.hearStaff(frame);
+    if (doing.type === 'talking') this.voiceToCaller(doing.callId, frame);
   }
 
-  private toDesk(personId: PersonId, frame: Uint8Array): void {
-    for (const ear of this.desks.get(personId) ?? []) ear.sendVoice(frame);
+  private voiceOfLeg({ phone, callId: id }: WantedLeg, frame: Uint8Array): void {
+    if (phone.type === 'person') this.voiceOfStaff(phone.personId, frame);
+    else if (id) this.voiceToCaller(id, frame);
+  }
+
+  private voiceToCaller(id: CallId, frame: Uint8Array): void {
+    if (this.exchange.calls.get(id)?.state.phase.type === 'connected') this.runs.get(id)?.hearStaff(frame);
   }
 
   private begin(
     id: CallId,
     lineId: LineId,
-    lineName: string,
     versionId: string | null,
     callerNumber: string,
     staffCaller: PersonId | null,
+    end: CallerEnd,
   ): LiveCallRun {
     const row = {
       id,
@@ -439,17 +464,16 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       recordingId: null,
       recordingMs: 0,
     };
-    const line = this.world?.lines.find((each) => each.id === lineId);
-    const country = (line && countryOf(line)) ?? null;
-    const run = new LiveCallRun(row, { name: lineName, country }, this.doors, this.clock);
+    const run = new LiveCallRun(row, end, this.doors, this.clock);
     this.runs.set(id, run);
     return run;
   }
 
   /** What goes wrong in one step must not end everybody's calls. */
-  private step(eventAt: (atMs: number) => ExchangeEvent): void {
+  private step(eventAt: (atMs: number) => ExchangeEvent | undefined): void {
     this.followWall();
     const event = eventAt(this.now());
+    if (!event) return;
     try {
       this.take(event);
     } catch (error) {
@@ -464,6 +488,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     this.exchange = exchange;
     // Only what calls were told changes them; looking at all of a thousand at each step would take longer than the step.
     const changed = new Set(told.map((each) => each.callId));
+    if (exchange !== before) this.legs.follow(exchange);
     for (const id of changed) {
       const call = exchange.calls.get(id);
       if (!call || call.state.phase === before.calls.get(id)?.state.phase) continue;
@@ -482,13 +507,13 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     if (!this.runs.delete(id)) return;
     const asker = this.askers.get(id);
     this.askers.delete(id);
-    if (asker) unawaited('the end of a recording by phone', Promise.all(this.keeping).then(asker.over));
+    if (asker) unawaited('the end of a recording by phone', this.keeping.done().then(asker.over));
   }
 
   private carryOut(effect: ExchangeEffect, atMs: number): void {
     switch (effect.type) {
       case 'forCall':
-        if (effect.effect.type === 'askToAccept') this.askToAccept(effect.callId, effect.effect);
+        if (effect.effect.type === 'askToAccept') this.playTo(this.legs.askedFor(effect.callId), effect.effect.items);
         return this.runs.get(effect.callId)?.carryOut(effect.effect, atMs);
       case 'startTimer': {
         const { timerId, afterMs } = effect;
@@ -504,12 +529,12 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         this.timers.delete(effect.timerId);
         return;
       case 'askMember':
-        return this.playAtDesk(effect.personId, effect.items);
+        return this.playTo([this.legs.ofPerson(effect.personId)], effect.items);
       case 'takeUnanswered':
         this.askers.get(effect.callId)?.unanswered(effect.why);
         return this.forgetTake(effect.callId);
       case 'noSuchNumber':
-        this.desks.get(effect.personId)?.forEach((ear) => ear.noSuchNumber(effect.digits));
+        this.desks.get(effect.personId)?.forEach((display) => display.noSuchNumber(effect.digits));
         return;
       default:
         return unreachable(effect);
@@ -526,45 +551,11 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     }
   }
 
-  /** Whoever answered an outside phone of theirs is told to press 1; the phone on their desk stands for it. */
-  private askToAccept(id: CallId, { ringId, items }: Extract<CallEffect, { type: 'askToAccept' }>): void {
-    for (const [personId, { doing }] of this.exchange.staff) {
-      if (doing.type !== 'rung' || doing.by.type !== 'call') continue;
-      if (doing.by.callId === id && doing.by.ringId === ringId) this.playAtDesk(personId, items);
-    }
-  }
-
-  private playAtDesk(personId: PersonId, items: readonly PlayItem[]): void {
+  private playTo(legs: readonly (Leg | undefined)[], items: readonly PlayItem[]): void {
     unawaited(
       'what a phone that is answered hears',
-      Promise.resolve(this.heard.ready(items)).then((heard) =>
-        this.desks.get(personId)?.forEach((ear) => ear.play(heard)),
-      ),
+      Promise.resolve(this.heard.ready(items)).then((heard) => legs.forEach((leg) => leg?.play(heard))),
     );
-  }
-
-  /** Has what is on air spoken before anybody calls, so that the first one does not wait for it. */
-  private speakAhead(afterMs = speakAheadAfterMs): void {
-    this.stopSpeaking?.();
-    this.stopSpeaking = this.clock.after(afterMs, () => this.speakNow());
-  }
-
-  /** One sentence after the other: what a caller is to hear meanwhile waits for one at most. */
-  private async speakNow(): Promise<void> {
-    const turn = (this.speakingTurn += 1);
-    const { world } = this;
-    for (const line of world?.lines ?? []) {
-      const { attendant } = line;
-      for (const atMs of [this.now(), this.now() + speakAheadEveryMs]) {
-        const facts = spokenFacts(world as CallScript, line, atMs);
-        for (const sheet of attendant.sheets) {
-          for (const sentence of sheetSentences(sheet, attendant.voice, facts)) {
-            if (turn !== this.speakingTurn) return;
-            await this.heard.ready([{ type: 'sentence', sentence }]);
-          }
-        }
-      }
-    }
   }
 
   /** Tells whoever watches, once for all that happens in the same moment. */
@@ -579,17 +570,6 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
 
   private readonly cameBy = (id: CallId) => this.runs.get(id)?.cameBy ?? null;
 
-  /** What a colleague who calls hears on the phone on their desk. */
-  private earOfDesk(personId: PersonId): CallerEar {
-    return {
-      send: (message) => {
-        if (message.type === 'play') this.desks.get(personId)?.forEach((ear) => ear.play(message.items));
-        if (message.type === 'stop' || message.type === 'ended') this.desks.get(personId)?.forEach((ear) => ear.stop());
-      },
-      sendVoice: (frame) => this.toDesk(personId, frame),
-    };
-  }
-
   private readonly doors: CallDoors = {
     happen: (id, event) => this.happenTo(id, event),
     ready: (items) => this.heard.ready(items),
@@ -600,7 +580,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       return new Take(this.takes, { ...header, isPretended: this.isPretended, of }, this.clock);
     },
     keepMessage: (run, take, spoken) =>
-      this.keepSurely(async () => {
+      this.keeping.keepSurely(async () => {
         const sound = take.finish();
         const message = { ...spoken, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
         run.row.messageId = (await this.messages.keep(take.header.id, message, sound)).id;
@@ -608,22 +588,22 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
         enclosed('a recording that is not needed any more', () => take.discard())();
       }),
     keepRecording: (run, take) =>
-      this.keepSurely(async () => {
+      this.keeping.keepSurely(async () => {
         const sound = take.finish();
         run.row.recordingId = await this.audio.keep(writeMuLawWav(sound));
         run.row.recordingMs = lengthMs(sound);
         this.callLog.put({ ...run.row });
         enclosed('a recording that is not needed any more', () => take.discard())();
       }),
-    finishTake: ({ id }, take, recordingId) => this.keep(() => this.finishTake(id, take, recordingId)),
+    finishTake: ({ id }, take, recordingId) => this.keeping.keep(() => this.finishTake(id, take, recordingId)),
     settleTake: (id, of, keep) => {
       const asker = this.askers.get(id);
-      if (asker) this.keep(() => asker.settle(of, keep));
+      if (asker) this.keeping.keep(() => asker.settle(of, keep));
     },
     checkPin: ({ id, row }, boxId, pin) =>
-      this.keep(() => this.openBox(id, boxId, row.staffCaller ?? row.callerNumber, pin)),
+      this.keeping.keep(() => this.openBox(id, boxId, row.staffCaller ?? row.callerNumber, pin)),
     markMessage: (messageId, as) =>
-      this.keep(() =>
+      this.keeping.keep(() =>
         as === 'heard' ? this.messages.mark(messageId as never, true) : this.messages.remove(messageId as never),
       ),
   };
@@ -644,76 +624,30 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       tried.type === 'right' ? { type: 'right', messages: (await this.messages.inBox(boxId)).map(toHear) } : tried;
     this.happenTo(id, { type: 'pinChecked', answer });
   }
-
-  /** Work beside the calls that must be done before the server ends. */
-  private keep(work: () => Promise<unknown>): void {
-    const done = work()
-      .catch((error: unknown) => log.error({ err: error }, 'Something of a call could not be kept'))
-      .finally(() => this.keeping.delete(done));
-    this.keeping.add(done);
-  }
-
-  /** The same for what must not be lost: while the disk or the database does not let it be kept, it is tried again. */
-  private keepSurely(work: () => Promise<unknown>): void {
-    this.keep(async () => {
-      for (;;) {
-        try {
-          return await work();
-        } catch (err) {
-          if (!storageTroubleOf(err) || this.isStopping) throw err;
-          log.error({ err }, 'A message or recording cannot be kept now; it is tried again');
-          await this.pause(keepAgainMs);
-        }
-      }
-    });
-  }
-
-  /** Is over at once when the server stops. */
-  private pause(ms: number): Promise<void> {
-    return new Promise((resolve) => {
-      const end = (): void => {
-        stop();
-        this.pauses.delete(end);
-        resolve();
-      };
-      const stop = this.clock.after(ms, end);
-      this.pauses.add(end);
-    });
-  }
-
-  private async finishLeft(header: TakeHeader): Promise<void> {
-    const sound = readTake(this.takes, header.id);
-    const call = await this.callLog.get(header.callId);
-    if (lengthMs(sound) >= shortestTakeMs) {
-      if (header.of.type === 'message') {
-        const { boxId, tell } = header.of;
-        const { callerNumber, startedAt } = header;
-        const kept = await this.messages.keep(
-          header.id,
-          { boxId, tell, callerNumber, leftAt: startedAt, words: '' },
-          sound,
-        );
-        if (call) this.callLog.put(withMessage(call, kept.id, header));
-      } else if (header.of.type === 'call' && call) {
-        const recordingId = await this.audio.keep(writeMuLawWav(sound));
-        this.callLog.put({ ...call, recordingId, recordingMs: lengthMs(sound) });
-      }
-    }
-    removeTake(this.takes, header.id);
-  }
 }
 
 function toHear(message: { id: string; callerNumber: string; audioId: string; lengthMs: number }): MessageToHear {
   return { messageId: message.id, from: message.callerNumber, audioId: message.audioId, lengthMs: message.lengthMs };
 }
 
-/** A call that was cut while a message was spoken: the message was kept, and that is what came of the call. */
-function withMessage(call: CallEntity, messageId: string, { of, startedAt }: TakeHeader): CallEntity {
-  if (of.type !== 'message') return call;
-  const cut = call.transcript.findLastIndex(({ type }) => type === 'ended');
-  const at = cut < 0 ? call.transcript.length : cut;
-  const atMs = call.transcript[at]?.atMs ?? startedAt;
-  const kept: TranscriptEntry = { type: 'message', atMs, boxId: of.boxId, lengthMs: atMs - startedAt, kept: true };
-  const transcript = [...call.transcript.slice(0, at), kept, ...call.transcript.slice(at)];
-  return { ...call, messageId: messageId as CallEntity['messageId'], transcript, outcome: outcomeOf(transcript) };
+/** What a caller's phone is told of a call on the line that a script is of. */
+function answeredOn({ lines, lineId }: CallScript, id: CallId): AnsweredCall {
+  const line = lines.find((each) => each.id === lineId);
+  return { callId: id, lineName: line?.name ?? '', country: (line && countryOf(line)) ?? null };
+}
+
+/** The caller's end of a call that is made over a phone which was rung. */
+function endOfLeg(leg: () => Leg | undefined): CallerEnd {
+  const nothing = (): void => undefined;
+  return {
+    accept: nothing,
+    refuse: nothing,
+    play: (_, items) => leg()?.play(items),
+    stop: () => leg()?.stop(),
+    ringback: nothing,
+    stopRingback: nothing,
+    voice: (frame) => leg()?.voice(frame),
+    handOver: () => ({ play: nothing, stop: nothing, voice: nothing, hangUp: nothing }),
+    hangUp: () => leg()?.stop(),
+  };
 }

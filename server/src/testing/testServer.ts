@@ -8,6 +8,7 @@ import request from 'supertest';
 import { appOptions, dress } from '../app';
 import { AppModule } from '../app.module';
 import { Clock } from '../clock/clock';
+import { theLine, type Line } from '../live/line';
 import { Voice } from '../speech/voice';
 import { HandClock } from './handClock';
 import { ToneVoice } from './toneVoice';
@@ -30,6 +31,8 @@ interface Options {
   readonly webDir?: string;
   /** Whether words are really spoken, or stood in for by a tone, which is quick. */
   readonly voice?: 'tone' | 'spoken';
+  /** A line in place of the stand-in. */
+  readonly line?: Line;
 }
 
 export interface Answer {
@@ -41,12 +44,18 @@ export interface Answer {
 }
 
 /** The whole server on a real database of its own. */
-export async function testServer({ dataDir = newFolder(), voice = 'tone', webDir }: Options = {}): Promise<TestServer> {
+export async function testServer({
+  dataDir = newFolder(),
+  voice = 'tone',
+  webDir,
+  line,
+}: Options = {}): Promise<TestServer> {
   const config = { dataDir, webDir: webDir ?? null, port: 0 };
   const clock = new HandClock();
   const building = Test.createTestingModule({ imports: [AppModule.for(config)] });
   building.overrideProvider(Clock).useValue(clock);
   if (voice === 'tone') building.overrideProvider(Voice).useValue(new ToneVoice());
+  if (line) building.overrideProvider(theLine).useValue(line);
   const app = (await building.compile()).createNestApplication<NestExpressApplication>(appOptions);
   dress(app, config);
   await app.init();

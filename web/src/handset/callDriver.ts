@@ -24,7 +24,7 @@ import type { Key } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
 import { record, type MicrophoneProblem, type Recording } from './microphone';
 import { playItems, playOverAndOver } from './speaker';
-import { playKeyTone, playRingback } from './sounds';
+import { playBusy, playKeyTone, playRingback, quietEnds } from './sounds';
 import type { Heard } from '../parts/heard';
 
 export interface CallOptions {
@@ -240,11 +240,18 @@ export class CallDriver {
       case 'settleTake':
         return;
       case 'hangUp':
-        for (const id of [...this.stops.keys()]) this.stop(id);
-        return;
+        return this.fallSilent();
       default:
         return unreachable(effect);
     }
+  }
+
+  /** The call is over: nothing of it is heard any more but the tone that says so, unless the caller has hung up. */
+  private fallSilent(): void {
+    for (const id of [...this.stops.keys()]) this.stop(id);
+    const { phase } = this.view.state;
+    const isQuiet = phase.type !== 'ended' || quietEnds.includes(phase.reason);
+    if (!isQuiet) this.stops.set('busy', playBusy(this.country()));
   }
 
   private play({ playId, items }: Extract<CallEffect, { type: 'play' }>, first: number): void {
@@ -304,6 +311,6 @@ export class CallDriver {
 /** The phones that ring, or were answered and are asked to press 1. */
 function rungIn(exchange: Exchange, before: CallView): readonly RungNow[] {
   return wantedLegs(exchange)
-    .filter(({ does }) => does === 'rings' || does === 'isAsked')
+    .filter(({ does }) => does === 'rings' || does === 'isAsked' || does === 'takesOver')
     .map((leg) => ({ ...leg, sinceMs: before.rung.find(({ id }) => id === leg.id)?.sinceMs ?? Date.now() }));
 }

@@ -1,4 +1,5 @@
-import { beep, dtmfTone, holdMusic, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
+import { beep, busyTone, dtmfTone, holdMusic, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
+import type { EndReason } from '@locutor/core/call';
 import type { HoldMusicId, Key, VoiceId } from '@locutor/core/line';
 import { audioUrl, speak } from '../api/resources';
 
@@ -54,6 +55,21 @@ export const playKeyTone = (key: Key): (() => void) => playPcm(dtmfTone(key, 160
 /** What is heard while it rings, as in a country. */
 export const playRingback = (country?: string): (() => void) =>
   playPcm(ringbackTone(phoneRateHz, country), { loop: true });
+
+/** Whoever hangs up themselves hears nothing more; a call that is handed over goes on elsewhere. */
+export const quietEnds: readonly EndReason[] = ['callerHungUp', 'handedOver'];
+
+const busyForMs = 4000;
+
+/** What is heard for a while when a call did not get through, or the other side has ended it. */
+export function playBusy(country?: string): () => void {
+  const stop = playPcm(busyTone(phoneRateHz, country), { loop: true });
+  const timer = setTimeout(stop, busyForMs);
+  return () => {
+    clearTimeout(timer);
+    stop();
+  };
+}
 
 const pieces = new Map<HoldMusicId, Pcm>();
 

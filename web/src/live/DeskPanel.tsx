@@ -3,7 +3,7 @@ import type { PhoneTake } from '@locutor/core/call';
 import type { PersonId } from '@locutor/core/directory';
 import { presences, type DeskDoing, type DeskQueue, type Presence, type SeenCall } from '@locutor/core/exchange';
 import { isKey, type Names } from '@locutor/core/line';
-import { Mic, MicOff, Phone, PhoneForwarded, PhoneOff } from 'lucide-react';
+import { Phone, PhoneForwarded, PhoneOff } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useGroups, usePeople, useQueues } from '../api/resources';
 import { Keypad } from '../handset/Keypad';
@@ -12,6 +12,7 @@ import { showLength } from '../parts/time';
 import { useNow } from '../parts/useNow';
 import { CallerLine, callerName } from './CallerLine';
 import { DeskPhone, type DeskPhoneView } from './deskPhone';
+import { MicrophoneButton } from './MicrophoneButton';
 import { useStore } from './store';
 import { useDeskKeys } from './useDeskKeys';
 import { useOwn } from './useOwn';
@@ -141,7 +142,7 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
           {doing.take && <ToRecord of={doing.take} />}
           <Keypad isOff={false} onPress={(key) => phone.press(key)} />
           <Flex mt="2" gap="1.5" align="center">
-            <Microphone phone={phone} view={view} />
+            <MicrophoneButton state={view.microphone} onTurn={(isOn) => phone.setMicrophone(isOn)} />
             <HangUp phone={phone} />
           </Flex>
         </Box>
@@ -155,7 +156,7 @@ function Doing({ phone, view, names, nowMs, doing, personId }: PartProps & { doi
             {doing.to.map((id) => names[id]?.split(' ')[0]).join(', ') || 'nobody is free'}.
           </Text>
           <Flex mt="2" gap="1.5" align="center">
-            <Microphone phone={phone} view={view} />
+            <MicrophoneButton state={view.microphone} onTurn={(isOn) => phone.setMicrophone(isOn)} />
             <HangUp phone={phone} />
           </Flex>
         </Box>
@@ -248,7 +249,7 @@ function Talking({
         <HangUp phone={phone} />
       </Flex>
       <Box mt="2">
-        <Microphone phone={phone} view={view} />
+        <MicrophoneButton state={view.microphone} onTurn={(isOn) => phone.setMicrophone(isOn)} />
       </Box>
       <Transfer phone={phone} personId={personId} />
     </Box>
@@ -324,29 +325,6 @@ function Transfer({ phone, personId }: { readonly phone: DeskPhone; readonly per
         </Button>
       )}
     </Flex>
-  );
-}
-
-function Microphone({ phone, view }: Pick<PartProps, 'phone' | 'view'>) {
-  const isOn = view.microphone === 'on';
-  return (
-    <Box>
-      <Button
-        size="xs"
-        variant="outline"
-        bg="sheet"
-        aria-pressed={isOn}
-        onClick={() => void phone.setMicrophone(!isOn)}
-      >
-        {isOn ? <Mic size={13} aria-hidden /> : <MicOff size={13} aria-hidden />}
-        {isOn ? 'Your voice is heard' : 'Speak with your voice'}
-      </Button>
-      {view.microphone === 'refused' && (
-        <Text fontSize="12.5px" role="status">
-          No microphone can be used here; they will hear silence.
-        </Text>
-      )}
-    </Box>
   );
 }
 

@@ -7,12 +7,13 @@ import { targetName } from '../handset/captionWords';
 import { showLength, showWhen } from '../parts/time';
 import { useNow } from '../parts/useNow';
 import { callerName } from './CallerLine';
+import { MicrophoneButton } from './MicrophoneButton';
 import { useBoard } from './useBoard';
 import { useSheetNames } from './useSheetNames';
 
 /** The calls in progress, each with where it is, for how long, and who rings or talks; and who waits in the queues. */
 export function Switchboard({ names: known, timeZone }: { readonly names: Names; readonly timeZone: TimeZone }) {
-  const { view, aheadMs, say } = useBoard();
+  const { view, aheadMs, microphone, say, setMicrophone } = useBoard();
   const names = { ...known, ...useSheetNames() };
   const realMs = useNow(1000);
   const nowMs = realMs + aheadMs;
@@ -73,6 +74,14 @@ export function Switchboard({ names: known, timeZone }: { readonly names: Names;
           ))}
         </Table.Body>
       </Table.Root>
+      {calls.some(({ outside, phase }) => outside && phase === 'connected') && (
+        <Flex mt="2" gap="2" align="center" wrap="wrap">
+          <MicrophoneButton state={microphone} onTurn={setMicrophone} />
+          <Text fontSize="12.5px" color="quiet">
+            You stand in for the outside phones you answer here.
+          </Text>
+        </Flex>
+      )}
       {callsInAll > calls.length && (
         <Text mt="1" color="quiet">
           and {(callsInAll - calls.length).toLocaleString()} more.
@@ -109,6 +118,7 @@ function OutsideActs({ call, say }: { readonly call: BoardCall; readonly say: (m
       <Flex as="span" display="inline-flex" gap="1">
         {act('answer', 'They answer')}
         {act('busy', 'Busy')}
+        {act('noSuchNumber', 'No such number')}
       </Flex>
     );
   }
@@ -139,6 +149,7 @@ function doingWords(call: BoardCall, names: Names): string {
   if (call.phase === 'onHold') return `On hold, by ${partner}`;
   if (call.phase === 'connected') return `Talking to ${partner}`;
   const rung = call.rung.map((phone) => targetName(phone, names)).join(', ');
+  if (call.phase === 'handingOver') return `Is handed over to ${rung}`;
   if (rung) return `Rings ${rung}`;
   return phaseWords[call.phase] ?? 'Hears words';
 }

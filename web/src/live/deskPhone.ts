@@ -1,7 +1,7 @@
 import type { PersonId } from '@locutor/core/directory';
 import type { DeskHears, DeskSays, DeskView } from '@locutor/core/exchange';
 import type { Key } from '@locutor/core/line';
-import { playKeyTone, playRingback } from '../handset/sounds';
+import { playBusy, playKeyTone, playRingback } from '../handset/sounds';
 import { playHeard } from './heardPlayer';
 import { LineSocket } from './lineSocket';
 import { Store } from './store';
@@ -24,6 +24,7 @@ export class DeskPhone extends Store<DeskPhoneView> {
   private readonly voice = new Voice((frame) => this.socket.sendVoice(frame));
   private stopPlaying: () => void = () => undefined;
   private stopRinging: (() => void) | null = null;
+  private stopTone: () => void = () => undefined;
 
   /** @param rings whether its ringing is heard here. */
   constructor(
@@ -60,6 +61,7 @@ export class DeskPhone extends Store<DeskPhoneView> {
   close(): void {
     this.stopPlaying();
     this.stopRinging?.();
+    this.stopTone();
     this.voice.close();
     this.socket.close();
   }
@@ -80,7 +82,15 @@ export class DeskPhone extends Store<DeskPhoneView> {
         return;
       case 'stop':
         return this.stopPlaying();
+      case 'tone':
+        return this.hearTone(message);
     }
+  }
+
+  private hearTone({ tone, country }: Extract<DeskHears, { type: 'tone' }>): void {
+    this.stopTone();
+    this.stopTone = () => undefined;
+    if (tone) this.stopTone = (tone === 'busy' ? playBusy : playRingback)(country ?? undefined);
   }
 
   private ring(isRinging: boolean): void {

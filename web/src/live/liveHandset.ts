@@ -1,7 +1,7 @@
 import type { CallState, RungPhone, TranscriptEntry } from '@locutor/core/call';
 import { heardMs, type CallId, type HandsetHears, type HandsetSays } from '@locutor/core/exchange';
 import type { Key } from '@locutor/core/line';
-import { playKeyTone, playRingback } from '../handset/sounds';
+import { playBusy, playKeyTone, playRingback, quietEnds } from '../handset/sounds';
 import { playHeard } from './heardPlayer';
 import { LineSocket } from './lineSocket';
 import { Store } from './store';
@@ -23,6 +23,8 @@ export interface LiveHandsetView {
   readonly microphone: MicrophoneState;
 }
 
+type Tone = 'ringback' | 'busy';
+
 const place = 'locutor.handset';
 const idle: LiveHandsetView = {
   status: 'idle',
@@ -43,7 +45,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
   private readonly socket: LineSocket<HandsetSays, HandsetHears>;
   private readonly voice = new Voice((frame) => this.socket.sendVoice(frame));
   private country: string | undefined;
-  private readonly stops = new Map<number | 'ringback', () => void>();
+  private readonly stops = new Map<number | Tone, () => void>();
 
   constructor() {
     super(idle);
@@ -113,6 +115,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
       }
       case 'refused':
         sessionStorage.removeItem(place);
+        this.playBusy();
         return this.set({ ...idle, problem: message.says });
       case 'entries':
         return this.set({ transcript: [...this.view.transcript, ...message.entries] });
@@ -132,6 +135,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
       case 'ended':
         sessionStorage.removeItem(place);
         this.silence();
+        if (!quietEnds.includes(message.reason)) this.playBusy();
         return this.set({ status: 'over', speaking: null, talksTo: null, isRecording: false });
     }
   }
@@ -149,6 +153,11 @@ export class LiveHandset extends Store<LiveHandsetView> {
       this.set({ speaking, unheard });
     });
     this.stops.set(playId, stop);
+  }
+
+  private playBusy(): void {
+    this.stop('busy');
+    this.stops.set('busy', playBusy(this.country));
   }
 
   private ringBack(items: Extract<HandsetHears, { type: 'ringback' }>['items']): void {
@@ -170,7 +179,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
     });
   }
 
-  private stop(id: number | 'ringback'): void {
+  private stop(id: number | Tone): void {
     this.stops.get(id)?.();
     this.stops.delete(id);
   }

@@ -9,9 +9,10 @@ import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { SavingNote } from '../../saving/SavingNote';
+import { OutgoingCalls } from './OutgoingCalls';
 import { useSettingsDraft } from './useSettingsDraft';
 
-/** How e-mail leaves, and how long calls are kept. */
+/** How e-mail leaves, what outside numbers may be called, and how long things are kept. */
 export default function Settings() {
   const { data } = useSettings();
   return (
@@ -67,6 +68,9 @@ function Fields({ kept }: { readonly kept: Kept }) {
         />
         <Password />
         <Field label="E-mails come from" value={row.mailFrom} onChange={(mailFrom) => set({ mailFrom })} />
+      </Section>
+      <Section title="Calls to outside numbers">
+        <OutgoingCalls limits={row.outgoing} onChange={(outgoing) => set({ outgoing })} />
       </Section>
       <Section title="Call log">
         <Text>

@@ -36,7 +36,7 @@ const desk = z.discriminatedUnion('type', [
 const board = z.object({
   type: z.literal('outside'),
   callId: id('call'),
-  act: z.enum(['answer', 'busy', 'accept', 'hangUp']),
+  act: z.enum(['answer', 'busy', 'noSuchNumber', 'failed', 'accept', 'hangUp']),
 });
 
 /** What came over a socket, checked; undefined when it is nothing that can be meant. */

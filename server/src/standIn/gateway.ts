@@ -11,8 +11,8 @@ import { enclosed } from '../log/enclosed';
 import { BoardSocket } from './boardSocket';
 import { DeskSocket } from './deskSocket';
 import { HandsetSocket } from './handsetSocket';
-import { LiveLine } from './liveLine.service';
-import { LiveScripts } from './liveScripts.service';
+import { LiveLine } from '../live/liveLine.service';
+import { StandInLine } from './standInLine';
 
 /** The largest thing that is said over a socket. */
 const mostBytes = 4096;
@@ -23,12 +23,12 @@ const mostSockets = 4000;
  * `/api/live/board`, and what changed anywhere at `/api/live/changes`.
  */
 @Injectable()
-export class LiveGateway implements OnModuleDestroy {
+export class StandInGateway implements OnModuleDestroy {
   private readonly server = new WebSocketServer({ noServer: true, maxPayload: mostBytes, clientTracking: true });
 
   constructor(
-    private readonly line: LiveLine,
-    private readonly scripts: LiveScripts,
+    private readonly live: LiveLine,
+    private readonly line: StandInLine,
     private readonly clock: Clock,
     private readonly changes: Changes,
   ) {}
@@ -64,12 +64,12 @@ export class LiveGateway implements OnModuleDestroy {
   private openerOf(target: string): ((socket: WebSocket) => void) | undefined {
     const [path = ''] = target.split('?');
     if (path === '/api/live/handset')
-      return (socket) => void new HandsetSocket(socket, this.line, this.scripts, this.clock);
+      return (socket) => void new HandsetSocket(socket, this.line, this.live, this.clock);
     if (path === '/api/live/changes') return (socket) => void new ChangesSocket(socket, this.changes, this.clock);
-    if (path === '/api/live/board') return (socket) => void new BoardSocket(socket, this.line, this.clock);
+    if (path === '/api/live/board') return (socket) => void new BoardSocket(socket, this.live, this.line, this.clock);
     const person = decoded(/^\/api\/live\/desk\/([^/]+)$/.exec(path)?.[1]);
-    if (!person || !personId.pattern.test(person) || !this.line.isPerson(person as PersonId)) return undefined;
-    return (socket) => void new DeskSocket(socket, this.line, person as PersonId, this.clock);
+    if (!person || !personId.pattern.test(person) || !this.live.isPerson(person as PersonId)) return undefined;
+    return (socket) => void new DeskSocket(socket, this.live, this.line, person as PersonId, this.clock);
   }
 }
 

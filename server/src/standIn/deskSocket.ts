@@ -2,9 +2,10 @@ import type { WebSocket } from 'ws';
 import type { PersonId } from '@locutor/core/directory';
 import type { DeskSays } from '@locutor/core/exchange';
 import type { Clock } from '../clock/clock';
-import type { LiveLine } from './liveLine.service';
+import type { LiveLine } from '../live/liveLine.service';
 import { readDesk } from './said';
-import { Socket } from './socket';
+import type { StandInLine } from './standInLine';
+import { Socket } from '../sockets/socket';
 
 /** How long a desk phone that is gone may take to come back before its call is over. */
 const graceMs = 10_000;
@@ -18,6 +19,7 @@ export class DeskSocket {
   constructor(
     socket: WebSocket,
     private readonly line: LiveLine,
+    private readonly standIn: StandInLine,
     private readonly personId: PersonId,
     private readonly clock: Clock,
   ) {
@@ -29,10 +31,13 @@ export class DeskSocket {
     this.stops = [
       line.watch(() => this.show()),
       line.connectDesk(personId, {
+        noSuchNumber: (digits) => this.socket.send({ type: 'noSuchNumber', digits }),
+      }),
+      standIn.connectDesk(personId, {
         play: (items) => this.socket.send({ type: 'play', items }),
         stop: () => this.socket.send({ type: 'stop' }),
-        noSuchNumber: (digits) => this.socket.send({ type: 'noSuchNumber', digits }),
         sendVoice: (frame) => this.socket.sendVoice(frame),
+        tone: (tone, country) => this.socket.send({ type: 'tone', tone, country }),
       }),
     ];
     this.show();
@@ -70,13 +75,13 @@ export class DeskSocket {
       case 'transfer':
         return line.happen({ type: 'staffTransfers', personId, to: said.to });
       case 'consult':
-        return line.consult(personId, said.personId);
+        return line.consult(personId, said.personId, this.standIn.endAtDesk(personId));
       case 'sendOn':
         return line.happen({ type: 'staffSendsOn', personId });
       case 'pick':
         return line.happen({ type: 'staffPicks', personId, callId: said.callId });
       case 'dial':
-        return line.dial(personId, said.digits);
+        return line.dial(personId, said.digits, this.standIn.endAtDesk(personId));
       case 'presence':
         return line.setPresence(personId, said.presence);
       case undefined:

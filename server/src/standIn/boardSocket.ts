@@ -1,12 +1,13 @@
 import type { WebSocket } from 'ws';
 import type { Clock, Stop } from '../clock/clock';
-import type { LiveLine } from './liveLine.service';
+import type { LiveLine } from '../live/liveLine.service';
 import { readBoard } from './said';
-import { Socket } from './socket';
+import type { PhoneEar, StandInLine } from './standInLine';
+import { Socket } from '../sockets/socket';
 
 const showEveryMs = 250;
 
-/** The switchboard: everything on the line at a glance, a few times a second at most. */
+/** The switchboard: everything on the line at a glance, a few times a second at most; and the outside phones answered there. */
 export class BoardSocket {
   private readonly socket: Socket;
   private stopShowing: Stop | null = null;
@@ -14,19 +15,26 @@ export class BoardSocket {
   constructor(
     socket: WebSocket,
     private readonly line: LiveLine,
+    standIn: StandInLine,
     clock: Clock,
   ) {
+    const ear: PhoneEar = {
+      play: (items) => this.socket.send({ type: 'play', items }),
+      stop: () => this.socket.send({ type: 'stop' }),
+      sendVoice: (frame) => this.socket.sendVoice(frame),
+    };
     const stop = line.watch(() => {
       this.stopShowing ??= clock.after(showEveryMs, () => this.show());
     });
     this.socket = new Socket(socket, clock, {
       onText: (text) => {
         const said = readBoard(text);
-        if (said) line.actOutside(said.callId, said.act);
+        if (said) standIn.actOutside(said.callId, said.act, ear);
       },
-      onVoice: () => undefined,
+      onVoice: (frame) => standIn.voiceOutside(ear, frame),
       onClose: () => {
         stop();
+        standIn.leaveOutside(ear);
         this.stopShowing?.();
       },
     });
