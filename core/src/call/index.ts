@@ -27,7 +27,7 @@ export { idleCall, type Ask, type CallState, type Next, type Phase, type Place }
 export type { OutsideTarget, RungPhone, Target } from './target';
 export type { TranscriptEntry } from './transcript';
 export { transcriptOf } from './transcriptOf';
-export type { EndReason, NotAnswered } from './reasons';
+export { endsQuietly, type EndReason, type NotAnswered } from './reasons';
 export { step, type StepResult } from './step';
 export { outsideTargetOf } from './outside';
 export { callLimits } from './limits';

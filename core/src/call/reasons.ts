@@ -21,6 +21,11 @@ export type EndReason =
   /** The line went down with the call on it. */
   | 'cut';
 
+/** Whether a caller hears nothing more at the end: they hung up themselves, or the call goes on elsewhere. Else it is busy. */
+export function endsQuietly(reason: EndReason): boolean {
+  return reason === 'callerHungUp' || reason === 'handedOver';
+}
+
 /** Why somebody did not answer. */
 export type NotAnswered =
   | 'noAnswer'

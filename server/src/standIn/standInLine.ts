@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { endsQuietly } from '@locutor/core/call';
 import type { PersonId } from '@locutor/core/directory';
 import type { BoardSays, CallId, HeardItem, LegActs, WantedLeg } from '@locutor/core/exchange';
 import { Clock } from '../clock/clock';
@@ -126,7 +127,7 @@ export class StandInLine implements Line {
       handOver: (to, doors) => this.ringOutside(to, doors),
       hangUp: (reason) => {
         desk.stop();
-        desk.tone(reason === 'callerHungUp' || reason === 'handedOver' ? null : 'busy', country);
+        desk.tone(endsQuietly(reason) ? null : 'busy', country);
       },
     };
   }

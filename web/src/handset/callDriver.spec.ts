@@ -13,6 +13,7 @@ const mockAudible = {
   tones: [] as string[],
   microphone: null as RecordingWatch | null,
   discarded: 0,
+  isBusy: false,
 };
 
 jest.mock('./speaker', () => ({
@@ -23,6 +24,10 @@ jest.mock('./speaker', () => ({
 }));
 jest.mock('./sounds', () => ({
   playKeyTone: (key: string) => mockAudible.tones.push(key),
+  playBusy: () => {
+    mockAudible.isBusy = true;
+    return () => (mockAudible.isBusy = false);
+  },
   playRingback: () => {
     mockAudible.isRinging = true;
     return () => (mockAudible.isRinging = false);
@@ -91,6 +96,7 @@ const script: CallScript = {
   hours: [],
 };
 
+const options = { script, startsAtMs: 0, callerNumber: 'x', leaveMessage: () => Promise.resolve() };
 const busy = { type: 'unreached', why: 'busy' } as const;
 const left: string[] = [];
 let driver: CallDriver;
@@ -150,6 +156,40 @@ describe('the handset', () => {
     expect(phase()).toBe('connected');
     driver.staffHangsUp();
     expect(phase()).toBe('ended');
+  });
+
+  it('hands the call over when that is taken, and goes on when it is not', () => {
+    const to = { type: 'number' as const, number: '+12075550190' };
+    const handOver = [{ type: 'handOver' as const, to, before: '' }, ...message];
+    const [line] = script.lines;
+    const lines = [{ ...line!, attendant: { ...line!.attendant, answering: { rules: [], otherwise: handOver } } }];
+    const calls = (): CallDriver => {
+      const made = new CallDriver({ ...options, script: { ...script, lines } });
+      made.dial();
+      return made;
+    };
+    mockAudible.isBusy = false;
+    const taken = calls();
+    expect([mockAudible.isRinging, taken.getView().rung.map(({ does }) => does)]).toEqual([true, ['takesOver']]);
+    taken.act(taken.getView().rung[0], { type: 'answered' });
+    expect(taken.getView().state.phase).toMatchObject({ type: 'ended', reason: 'handedOver' });
+    expect([mockAudible.isRinging, mockAudible.isBusy]).toEqual([false, false]);
+    const failed = calls();
+    failed.act(failed.getView().rung[0], { type: 'unreached', why: 'noSuchNumber' });
+    expect([mockAudible.isRinging, failed.getView().state.phase.type]).toEqual([false, 'boxGreeting']);
+    failed.hangUp();
+  });
+
+  it('says that the call is over by the busy tone, unless the caller has hung up', () => {
+    driver.press('1');
+    driver.act(driver.getView().rung[0], { type: 'answered' });
+    driver.staffHangsUp();
+    expect(mockAudible.isBusy).toBe(true);
+    const other = new CallDriver(options);
+    other.dial();
+    mockAudible.isBusy = false;
+    other.hangUp();
+    expect(mockAudible.isBusy).toBe(false);
   });
 
   it('goes on to the message when it rings out, and when the person is busy', () => {

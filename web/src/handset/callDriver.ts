@@ -1,4 +1,5 @@
 import {
+  endsQuietly,
   idleCall,
   transcriptOf,
   type CallEffect,
@@ -24,7 +25,7 @@ import type { Key } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
 import { record, type MicrophoneProblem, type Recording } from './microphone';
 import { playItems, playOverAndOver } from './speaker';
-import { playBusy, playKeyTone, playRingback, quietEnds } from './sounds';
+import { playBusy, playKeyTone, playRingback } from './sounds';
 import type { Heard } from '../parts/heard';
 
 export interface CallOptions {
@@ -250,7 +251,7 @@ export class CallDriver {
   private fallSilent(): void {
     for (const id of [...this.stops.keys()]) this.stop(id);
     const { phase } = this.view.state;
-    const isQuiet = phase.type !== 'ended' || quietEnds.includes(phase.reason);
+    const isQuiet = phase.type !== 'ended' || endsQuietly(phase.reason);
     if (!isQuiet) this.stops.set('busy', playBusy(this.country()));
   }
 

@@ -1,5 +1,4 @@
 import { beep, busyTone, dtmfTone, holdMusic, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
-import type { EndReason } from '@locutor/core/call';
 import type { HoldMusicId, Key, VoiceId } from '@locutor/core/line';
 import { audioUrl, speak } from '../api/resources';
 
@@ -55,9 +54,6 @@ export const playKeyTone = (key: Key): (() => void) => playPcm(dtmfTone(key, 160
 /** What is heard while it rings, as in a country. */
 export const playRingback = (country?: string): (() => void) =>
   playPcm(ringbackTone(phoneRateHz, country), { loop: true });
-
-/** Whoever hangs up themselves hears nothing more; a call that is handed over goes on elsewhere. */
-export const quietEnds: readonly EndReason[] = ['callerHungUp', 'handedOver'];
 
 const busyForMs = 4000;
 

@@ -8,6 +8,7 @@ const mockLine = {
   said: [] as DeskSays[],
   isRinging: false,
   isPlaying: false,
+  tone: null as string | null,
 };
 
 jest.mock('./lineSocket', () => ({
@@ -30,7 +31,12 @@ jest.mock('./heardPlayer', () => ({
 }));
 jest.mock('../handset/sounds', () => ({
   playKeyTone: () => undefined,
-  playRingback: () => {
+  playBusy: (country?: string) => {
+    mockLine.tone = `busy ${country}`;
+    return () => (mockLine.tone = null);
+  },
+  playRingback: (country?: string) => {
+    if (country) mockLine.tone = `ringback ${country}`;
     mockLine.isRinging = true;
     return () => (mockLine.isRinging = false);
   },
@@ -92,6 +98,17 @@ describe('a desk phone on the live line', () => {
     phone.say({ type: 'dial', digits: '204' });
     expect(phone.getView().wrongNumber).toBeNull();
     expect(mockLine.said).toHaveLength(2);
+    phone.close();
+  });
+
+  it('hears how a call of its own goes, as in the line’s country', () => {
+    const phone = new DeskPhone(noor, true);
+    mockLine.hear({ type: 'tone', tone: 'ringback', country: 'IE' });
+    expect(mockLine.tone).toBe('ringback IE');
+    mockLine.hear({ type: 'tone', tone: 'busy', country: 'IE' });
+    expect([mockLine.tone, mockLine.isRinging]).toEqual(['busy IE', false]);
+    mockLine.hear({ type: 'tone', tone: null, country: 'IE' });
+    expect(mockLine.tone).toBeNull();
     phone.close();
   });
 

@@ -18,6 +18,7 @@ const mockLine = {
   started: 0,
   isRinging: false,
   ringsAsIn: undefined as string | undefined,
+  busyAsIn: null as string | null | undefined,
   isMicrophoneRefused: false,
   heardFrames: 0,
 };
@@ -46,6 +47,10 @@ jest.mock('./heardPlayer', () => ({
 }));
 jest.mock('../handset/sounds', () => ({
   playKeyTone: () => undefined,
+  playBusy: (country?: string) => {
+    mockLine.busyAsIn = country;
+    return () => (mockLine.busyAsIn = null);
+  },
   playRingback: (country?: string) => {
     mockLine.ringsAsIn = country;
     mockLine.isRinging = true;
@@ -108,6 +113,7 @@ beforeEach(() => {
     said: [],
     playing: new Map(),
     isRinging: false,
+    busyAsIn: null,
     isMicrophoneRefused: false,
     heardFrames: 0,
   });
@@ -170,6 +176,11 @@ describe('a handset on the live line', () => {
     again.close();
   });
 
+  it.each(['callerHungUp', 'handedOver'] as const)('hears no busy tone when the call ends by %s', (reason) => {
+    hear(call, { type: 'ended', reason });
+    expect(mockLine.busyAsIn).toBeNull();
+  });
+
   it('does not show again as new what was heard before it was loaded anew', () => {
     hear({ ...call, unheard: [2] }, { type: 'entries', entries: [called, said('Welcome.'), said('Cut short.')] });
     hear({ type: 'play', playId: 1, items: [sentence], first: 1, fromMs: 400 });
@@ -188,8 +199,9 @@ describe('a handset on the live line', () => {
     hear(call, { type: 'ringback', items: [] }, { type: 'recording', on: true });
     hear({ type: 'ended', reason: 'staffHungUp' });
     expect(handset.getView()).toMatchObject({ status: 'over', isRecording: false, talksTo: null });
-    expect(mockLine.isRinging).toBe(false);
+    expect([mockLine.isRinging, mockLine.busyAsIn]).toEqual([false, 'GB']);
     handset.again();
+    expect(mockLine.busyAsIn).toBeNull();
     expect(handset.getView()).toMatchObject({ status: 'idle', transcript: [] });
   });
 

@@ -1,7 +1,7 @@
-import type { CallState, RungPhone, TranscriptEntry } from '@locutor/core/call';
+import { endsQuietly, type CallState, type RungPhone, type TranscriptEntry } from '@locutor/core/call';
 import { heardMs, type CallId, type HandsetHears, type HandsetSays } from '@locutor/core/exchange';
 import type { Key } from '@locutor/core/line';
-import { playBusy, playKeyTone, playRingback, quietEnds } from '../handset/sounds';
+import { playBusy, playKeyTone, playRingback } from '../handset/sounds';
 import { playHeard } from './heardPlayer';
 import { LineSocket } from './lineSocket';
 import { Store } from './store';
@@ -135,7 +135,7 @@ export class LiveHandset extends Store<LiveHandsetView> {
       case 'ended':
         sessionStorage.removeItem(place);
         this.silence();
-        if (!quietEnds.includes(message.reason)) this.playBusy();
+        if (!endsQuietly(message.reason)) this.playBusy();
         return this.set({ status: 'over', speaking: null, talksTo: null, isRecording: false });
     }
   }

@@ -75,6 +75,7 @@ describe('the switchboard', () => {
     [{ phase: 'connected', talkingTo: priya }, 'Talking to Priya Castellanos'],
     [{ phase: 'onHold', talkingTo: priya }, 'On hold, by Priya Castellanos'],
     [{ phase: 'ringing', rung: [outside] }, 'Rings Harbor master'],
+    [{ phase: 'handingOver', rung: [outside] }, 'Is handed over to Harbor master'],
   ] as const)('says what a call does: %j', (changes, words) => {
     expect(shows(changes as Partial<BoardCall>).textContent).toContain(words);
   });
@@ -88,10 +89,12 @@ describe('the switchboard', () => {
     shows({ phase: 'ringing', rung: [outside] } as Partial<BoardCall>);
     expect(press('They answer')).toEqual(act('answer'));
     expect(press('Busy')).toEqual(act('busy'));
+    expect(press('No such number')).toEqual(act('noSuchNumber'));
     shows({ phase: 'accepting', rung: [outside] } as Partial<BoardCall>);
     expect(press('They press 1')).toEqual(act('accept'));
     shows({ phase: 'connected', outside } as Partial<BoardCall>);
     expect(press('They hang up')).toEqual(act('hangUp'));
+    expect(screen.getByRole('button', { name: 'Speak with your voice' })).toBeTruthy();
     shows({ phase: 'ringing', rung: [{ type: 'person', personId: priya, number: null }] } as Partial<BoardCall>);
     expect(screen.queryByRole('button')).toBeNull();
   });
