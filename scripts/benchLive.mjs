@@ -21,11 +21,11 @@ export async function benchLive(url, pid, row) {
   const before = memoryOf(pid);
   const lags = [];
   const began = performance.now();
-  const callers = Array.from({ length: calls }, (_, index) => caller(url, index, lags));
+  const stop = callers(url, calls, lags);
   await pause(dialWithinMs + talkMs);
   const { callsInAll } = await (await fetch(`${url}/api/live/board`)).json();
   const during = memoryOf(pid);
-  callers.forEach((stop) => stop());
+  stop();
   lags.sort((one, other) => one - other);
   const at = (part) => lags[Math.floor(lags.length * part)] ?? NaN;
   const seconds = (performance.now() - began) / 1000;
@@ -36,36 +36,39 @@ export async function benchLive(url, pid, row) {
   await pause(1000);
 }
 
-function caller(url, index, lags) {
+/** So many callers, who dial one after the other within some time and press keys; gives back how they hang up. */
+export function callers(url, count, lags, withinMs = dialWithinMs) {
+  const stops = Array.from({ length: count }, (_, index) => caller(url, index, lags, (withinMs * index) / count));
+  return () => stops.forEach((stop) => stop());
+}
+
+function caller(url, index, lags, afterMs) {
   let socket = null;
   let pressedMs = 0;
   let timer;
-  const dial = setTimeout(
-    () => {
-      socket = new WebSocket(`${url.replace('http', 'ws')}/api/live/handset`);
-      const say = (message) => socket.readyState === socket.OPEN && socket.send(JSON.stringify(message));
-      const press = () => {
-        pressedMs = performance.now();
-        // The fuel dock's announcement leads back to the menu, so that the call goes on.
-        say({ type: 'key', key: '4' });
-      };
-      socket.on('open', () => {
-        say({
-          type: 'dial',
-          number: '+12075550140',
-          callerNumber: `+1207555${String(100 + (index % 60)).padStart(4, '0')}`,
-        });
-        timer = setInterval(press, keyEveryMs);
+  const dial = setTimeout(() => {
+    socket = new WebSocket(`${url.replace('http', 'ws')}/api/live/handset`);
+    const say = (message) => socket.readyState === socket.OPEN && socket.send(JSON.stringify(message));
+    const press = () => {
+      pressedMs = performance.now();
+      // The fuel dock's announcement leads back to the menu, so that the call goes on.
+      say({ type: 'key', key: '4' });
+    };
+    socket.on('open', () => {
+      say({
+        type: 'dial',
+        number: '+12075550140',
+        callerNumber: `+1207555${String(100 + (index % 60)).padStart(4, '0')}`,
       });
-      socket.on('message', (data) => {
-        if (!pressedMs || !String(data).includes('"type":"key"')) return;
-        lags.push(performance.now() - pressedMs);
-        pressedMs = 0;
-      });
-      socket.on('error', () => undefined);
-    },
-    (dialWithinMs * index) / calls,
-  );
+      timer = setInterval(press, keyEveryMs);
+    });
+    socket.on('message', (data) => {
+      if (!pressedMs || !String(data).includes('"type":"key"')) return;
+      lags.push(performance.now() - pressedMs);
+      pressedMs = 0;
+    });
+    socket.on('error', () => undefined);
+  }, afterMs);
   return () => {
     clearTimeout(dial);
     clearInterval(timer);

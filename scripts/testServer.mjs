@@ -4,14 +4,20 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { makeDemoData, root, webDir } from './setup.mjs';
 
-/** Starts a server on a fresh copy of the demo business; tells its address, how long it took, and how to stop it. */
-export async function demoServer() {
+/**
+ * Starts a server on a fresh copy of the demo business; tells its address, how long it took, and how to stop it. `prepare` may
+ * change its data before; `monitor` is a module loaded into it, which can be sent messages to.
+ */
+export async function demoServer({ prepare, monitor } = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'locutor-'));
   const dataDir = join(folder, 'data');
   cpSync(makeDemoData(), dataDir, { recursive: true });
+  prepare?.(dataDir);
   const began = performance.now();
   const env = { LOCUTOR_LOG: 'warn', ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: '0' };
-  const server = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], { env });
+  const loaded = monitor ? ['--require', monitor] : [];
+  const stdio = ['ignore', 'pipe', 'pipe', ...(monitor ? ['ipc'] : [])];
+  const server = spawn(process.execPath, [...loaded, join(root, 'server', 'dist', 'main.js')], { env, stdio });
   server.stderr.pipe(process.stderr);
   const url = await new Promise((resolve) => {
     server.stdout.on('data', (chunk) => {
@@ -29,5 +35,5 @@ export async function demoServer() {
       });
       server.kill('SIGTERM');
     });
-  return { url, startMs, pid: server.pid, stop };
+  return { url, startMs, pid: server.pid, server, stop };
 }

@@ -26,6 +26,7 @@ import { PeopleModule } from './people/people.module';
 import { ProblemFilter } from './problems/problemFilter';
 import { validation } from './problems/validation';
 import { QueuesModule } from './queues/queues.module';
+import { ReckoningModule } from './reckoning/reckoning.module';
 import { SettingsModule } from './settings/settings.module';
 import { SpeechModule } from './speech/speech.module';
 import { FolderHold } from './storage/folderHold';
@@ -80,6 +81,7 @@ export class AppModule {
         TrialsModule,
         LiveModule,
         OutboxModule,
+        ReckoningModule,
         SettingsModule,
         SweepModule,
       ],

@@ -1,7 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { spokenFacts, type CallScript } from '@locutor/core/call';
-import { firstCalls } from '@locutor/core/firstCalls';
 import {
   greetingsUsed,
   takesUsed,
@@ -23,6 +22,7 @@ import { log } from '../log/log';
 import type { Stages } from '../problems/answerInStages';
 import { conflict, stale } from '../problems/problem';
 import { RehearsalsService } from '../rehearsals/rehearsals.service';
+import { Reckoning } from '../reckoning/reckoning.module';
 import { newId } from '../rows/newId';
 import { SpeechService } from '../speech/speech.service';
 import { ScriptsService } from '../trials/scripts.service';
@@ -67,6 +67,7 @@ export class AiringService {
     private readonly uses: UsesService,
     private readonly live: LiveLine,
     private readonly clock: Clock,
+    private readonly reckoning: Reckoning,
   ) {}
 
   /** Makes a version of the draft and puts it on air. @throws Problem 409, 422 when it may not go there. */
@@ -138,7 +139,7 @@ export class AiringService {
       greetings: [...greetings],
       takes: [...takes],
       directory: directoryOf(script, names),
-      firstCalls: [...firstCalls(script, at, names)],
+      firstCalls: [...(await this.reckoning.of('firstCalls', { script, atMs: at, names }))],
       draftRevision: candidate.draftRevision,
       onAirAt: at,
     };

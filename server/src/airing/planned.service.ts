@@ -1,7 +1,7 @@
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { LineId } from '@locutor/core/line';
-import { quietestHours, type QuietHours } from '@locutor/core/traffic';
+import type { QuietHours } from '@locutor/core/traffic';
 import { IsNull, LessThanOrEqual, Repository } from 'typeorm';
 import { CallsService } from '../callLog/calls.service';
 import { Clock, type Stop } from '../clock/clock';
@@ -85,8 +85,7 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
   async quietest(lineId: LineId): Promise<QuietHours> {
     const line = await this.lines.get(lineId);
     const now = this.clock.now();
-    const startedAt = await this.calls.startedSince(lineId, now - loggedDays * dayMs);
-    return quietestHours(startedAt, await this.hours.get(line.hoursId), line.timeZone, now);
+    return this.calls.quietest(line, await this.hours.get(line.hoursId), now - loggedDays * dayMs, now);
   }
 
   /** Puts on air whose time has come. What no longer passes does not go: it stays, with the reason. */

@@ -1,15 +1,17 @@
-import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CallId } from '@locutor/core/exchange';
-import type { LineId, Names } from '@locutor/core/line';
-import type { CallToWrite } from '@locutor/core/traffic';
-import { MoreThanOrEqual, Repository, type SelectQueryBuilder } from 'typeorm';
+import type { Hours } from '@locutor/core/hours';
+import type { Names } from '@locutor/core/line';
+import type { CallToWrite, QuietHours } from '@locutor/core/traffic';
+import { In, Repository, type SelectQueryBuilder } from 'typeorm';
+import type { LineEntity } from '../lines/line.entity';
 import { notFound } from '../problems/problem';
 import { CallEntity } from './call.entity';
 import { CallLog } from './callLog.service';
 import type { CallsQuery } from './calls.dto';
-import type { CsvTask } from './csvTask';
-import { Workers } from '../workers';
+import { Reckoning } from '../reckoning/reckoning.module';
+import type { Query } from '../reckoning/task';
 
 /** A page of the log. */
 const callsAtOnce = 100;
@@ -26,38 +28,39 @@ export interface CallsPage {
 
 /** Reads the call log. */
 @Injectable()
-export class CallsService implements OnModuleDestroy {
-  private readonly workers = new Workers<CsvTask, Uint8Array>(
-    require.resolve('@locutor/server/callLog/callsCsv.worker'),
-  );
-
+export class CallsService {
   constructor(
     @InjectRepository(CallEntity) private readonly calls: Repository<CallEntity>,
     private readonly log: CallLog,
+    private readonly reckoning: Reckoning,
   ) {}
 
   /** Newest first, a page at a time, without their transcripts. */
   async page(query: CallsQuery): Promise<CallsPage> {
     await this.log.write();
-    const found = this.found(query).select(rowColumns.map((name) => `call.${name}`));
-    const [calls, inAll] = await found
-      .skip(query.skip ?? 0)
-      .take(callsAtOnce)
-      .getManyAndCount();
-    return { calls, inAll };
+    const found = this.found(query);
+    const ids = found
+      .clone()
+      .select('call.id', 'id')
+      .offset(query.skip ?? 0)
+      .limit(callsAtOnce);
+    const inAll = found.clone().select('count(*)', 'inAll').orderBy();
+    const page = await this.reckoning.of('page', { database: this.database, ids: asQuery(ids), inAll: asQuery(inAll) });
+    const rows = await this.calls
+      .createQueryBuilder('call')
+      .select(rowColumns.map((name) => `call.${name}`))
+      .where({ id: In([...page.ids]) })
+      .getMany();
+    const byId = new Map<string, CallRow>(rows.map((row) => [row.id, row]));
+    return { calls: page.ids.flatMap((id) => byId.get(id) ?? []), inAll: page.inAll };
   }
 
   /** Calls as a spreadsheet (CSV, RFC 4180), newest first; read and written in a worker thread. */
   async csv(query: CallsQuery, names: Names): Promise<Uint8Array> {
     await this.log.write();
     const columns = csvColumns.map((name) => `call.${name}`);
-    const [sql, parameters] = this.found(query).select(columns).limit(mostInFile).getQueryAndParameters();
-    const { database } = this.calls.manager.connection.options;
-    return this.workers.run({ database: String(database), sql, parameters: [...parameters], names });
-  }
-
-  async onModuleDestroy(): Promise<void> {
-    await this.workers.end();
+    const calls = asQuery(this.found(query).select(columns).limit(mostInFile));
+    return this.reckoning.of('callsCsv', { database: this.database, calls, names });
   }
 
   async get(id: CallId): Promise<CallEntity> {
@@ -66,19 +69,24 @@ export class CallsService implements OnModuleDestroy {
     return call;
   }
 
-  /** When the calls of a line began, from a moment on; those at a pretended one left out. */
-  async startedSince(lineId: LineId, fromMs: number): Promise<readonly number[]> {
+  /** The quietest hours ahead of a line, by the calls that began since a moment; those at a pretended one left out. */
+  async quietest({ id, timeZone }: LineEntity, hours: Hours, fromMs: number, nowMs: number): Promise<QuietHours> {
     await this.log.write();
-    const rows = await this.calls.find({
-      where: { lineId, pretended: false, startedAt: MoreThanOrEqual(fromMs) },
-      select: { id: true, startedAt: true },
-    });
-    return rows.map(({ startedAt }) => startedAt);
+    const began = this.calls
+      .createQueryBuilder('call')
+      .select('call.startedAt', 'startedAt')
+      .where('call.lineId = :id AND call.pretended = 0 AND call.startedAt >= :fromMs', { id, fromMs });
+    const from = { database: this.database, startedAt: asQuery(began), hours, zone: timeZone, nowMs };
+    return this.reckoning.of('quietest', from);
   }
 
   /** Forgets calls that began before a moment; what was recorded of them is swept. */
   async forgetBefore(ms: number): Promise<void> {
     await this.calls.createQueryBuilder().delete().where('startedAt < :ms AND endedAt IS NOT NULL', { ms }).execute();
+  }
+
+  private get database(): string {
+    return String(this.calls.manager.connection.options.database);
   }
 
   private found({ lineId, outcome, search, fromMs, toMs }: CallsQuery): SelectQueryBuilder<CallEntity> {
@@ -96,6 +104,11 @@ export class CallsService implements OnModuleDestroy {
     }
     return query;
   }
+}
+
+function asQuery(query: SelectQueryBuilder<CallEntity>): Query {
+  const [sql, parameters] = query.getQueryAndParameters();
+  return { sql, parameters };
 }
 
 const csvColumns: readonly (keyof CallToWrite)[] = [

@@ -1,6 +1,7 @@
 import { setTimeout } from 'node:timers/promises';
 import { BetterSqlite3QueryRunner } from 'typeorm/driver/better-sqlite3/BetterSqlite3QueryRunner';
 import type { BetterSqlite3Driver } from 'typeorm/driver/better-sqlite3/BetterSqlite3Driver';
+import { breath } from '../clock/breath';
 import { storageTroubleOf } from '../storage/storageTrouble';
 
 /** How long after each other a statement is tried while another program has the database locked, and for how long at most. */
@@ -40,7 +41,8 @@ export class OneConnection {
 
 /**
  * Runs statements on the one connection, as a runner does on a connection of its own from a pool. While another program has
- * the database locked it tries again, a little later each time, and nothing else of the server stands still for it.
+ * the database locked it tries again, a little later each time, and nothing else of the server stands still for it. Between many
+ * statements voices and keys of calls come in.
  */
 export class SharingRunner extends BetterSqlite3QueryRunner {
   /** Whether a transaction of this runner's has the connection until it is over. */
@@ -66,7 +68,9 @@ export class SharingRunner extends BetterSqlite3QueryRunner {
       await this.turns.enter(this);
       try {
         this.mustGoOn(text);
-        return await super.query(query, parameters, isStructured);
+        const answer = await super.query(query, parameters, isStructured);
+        await breath();
+        return answer;
       } catch (error) {
         if (storageTroubleOf(error) !== 'locked' || waitedMs >= mostWaitMs) throw error;
       } finally {

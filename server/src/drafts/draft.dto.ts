@@ -2,6 +2,12 @@ import { ApiProperty } from '@nestjs/swagger';
 import { IsObject } from 'class-validator';
 import { RevisionField } from '../problems/fields';
 
+/** A draft as it comes in; an interface, so that the attendant is read by core alone. */
+export interface SavedDraft {
+  readonly revision: number;
+  readonly attendant: unknown;
+}
+
 export class SaveDraftDto {
   @RevisionField()
   revision: number;

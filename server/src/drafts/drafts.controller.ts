@@ -1,8 +1,11 @@
 import { Body, Controller, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiTags } from '@nestjs/swagger';
 import type { LineId } from '@locutor/core/line';
-import { SaveDraftDto } from './draft.dto';
+import { WithDocument } from '../problems/withDocument';
+import { SaveDraftDto, type SavedDraft } from './draft.dto';
 import { DraftsService, type Draft } from './drafts.service';
+
+const withAttendant = new WithDocument(SaveDraftDto, 'attendant');
 
 @ApiTags('Draft')
 @Controller('api/lines/:lineId/draft')
@@ -17,14 +20,19 @@ export class DraftsController {
 
   /** Saves the draft; refused with 409 and the newer revision when it was changed meanwhile. */
   @Put()
-  save(@Param('lineId') lineId: LineId, @Body() body: SaveDraftDto): Promise<Omit<Draft, 'attendant'>> {
+  @ApiBody({ type: SaveDraftDto })
+  save(@Param('lineId') lineId: LineId, @Body(withAttendant) body: SavedDraft): Promise<Omit<Draft, 'attendant'>> {
     return this.drafts.save(lineId, body.revision, body.attendant);
   }
 
   /** Begins anew a draft that cannot be read; refused with 409 where it can. */
   @Post('begin-again')
   @HttpCode(200)
-  beginAgain(@Param('lineId') lineId: LineId, @Body() body: SaveDraftDto): Promise<Omit<Draft, 'attendant'>> {
+  @ApiBody({ type: SaveDraftDto })
+  beginAgain(
+    @Param('lineId') lineId: LineId,
+    @Body(withAttendant) body: SavedDraft,
+  ): Promise<Omit<Draft, 'attendant'>> {
     return this.drafts.beginAgain(lineId, body.revision, body.attendant);
   }
 }

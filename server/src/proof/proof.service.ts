@@ -1,19 +1,18 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { Attendant, Greeting, LineId } from '@locutor/core/line';
-import { adviseOn, describeFinding, proof, unansweredIn, whyItMatters, type Finding } from '@locutor/core/proof';
+import { unansweredIn } from '@locutor/core/proof';
 import { Repository } from 'typeorm';
 import { LinesService } from '../lines/lines.service';
+import { Reckoning } from '../reckoning/reckoning.module';
+import type { SaidFinding } from '../reckoning/task';
 import { UsesService } from '../uses/uses.service';
 import { AcceptedEntity } from './accepted.entity';
 import type { AcceptDto } from './proof.dto';
 import { SubjectsService } from './subjects.service';
 
 /** A finding with its sentences, and the yes it has got. */
-export interface ToldFinding extends Finding {
-  readonly says: string;
-  readonly why: string;
-  readonly advice: string;
+export interface ToldFinding extends SaidFinding {
   readonly accepted: Pick<AcceptedEntity, 'reason' | 'by' | 'at'> | null;
 }
 
@@ -24,6 +23,7 @@ export class ProofService {
     private readonly subjects: SubjectsService,
     private readonly lines: LinesService,
     private readonly uses: UsesService,
+    private readonly reckoning: Reckoning,
   ) {}
 
   /** What the proof finds in an attendant of a line, with the directory as it is now. */
@@ -33,11 +33,9 @@ export class ProofService {
       this.accepted(lineId),
       this.uses.names(),
     ]);
-    return proof(subject).map((finding) => ({
+    const findings = await this.reckoning.of('proof', { subject, names });
+    return findings.map((finding) => ({
       ...finding,
-      says: describeFinding(finding, attendant, names),
-      why: whyItMatters(finding.rule),
-      advice: adviseOn(finding),
       accepted: accepted.find(({ key }) => key === finding.key) ?? null,
     }));
   }

@@ -9,7 +9,6 @@ import {
   readScene,
   rehearsalId,
   rehearsalLimits,
-  rehearse,
   type Expectation,
   type NotARehearsal,
   type Rehearsal,
@@ -22,6 +21,7 @@ import { LinesService } from '../lines/lines.service';
 import { conflict, invalid, notFound } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
 import { newId } from '../rows/newId';
+import { Reckoning } from '../reckoning/reckoning.module';
 import { ScriptsService } from '../trials/scripts.service';
 import type { ChangeRehearsalDto, RehearsalDto } from './rehearsal.dto';
 import { RehearsalEntity } from './rehearsal.entity';
@@ -34,15 +34,13 @@ export interface BrokenRehearsal {
   readonly key: string;
 }
 
-/** Calls are run so many at a time; others are let in between. */
-const atOnce = 25;
-
 @Injectable()
 export class RehearsalsService {
   constructor(
     @InjectRepository(RehearsalEntity) private readonly rows: Repository<RehearsalEntity>,
     private readonly lines: LinesService,
     private readonly scripts: ScriptsService,
+    private readonly reckoning: Reckoning,
   ) {}
 
   /** In the order they were made. */
@@ -62,7 +60,8 @@ export class RehearsalsService {
       throw conflict(`A line has at most ${rehearsalLimits.most} rehearsals. Delete some first.`);
     }
     const script = await this.scripts.of(lineId, 'draft');
-    const rows = rehearsals.map((dto) => withRun(script, { id: newId(rehearsalId), ...contentOf(dto), was: null }));
+    const made = rehearsals.map((dto) => ({ id: newId(rehearsalId), ...contentOf(dto), was: null }));
+    const rows = await this.withRuns(script, made);
     await this.rows.manager.transaction(async (manager) => {
       for (const row of rows) {
         await manager.insert(RehearsalEntity, { ...row, lineId, revision: 1, deletedAt: null } as never);
@@ -74,7 +73,8 @@ export class RehearsalsService {
   async change(lineId: LineId, id: RehearsalId, { revision, ...dto }: ChangeRehearsalDto): Promise<RehearsalEntity> {
     await this.get(lineId, id);
     const script = await this.scripts.of(lineId, 'draft');
-    const { name, scene, expects, was } = withRun(script, { id, ...contentOf(dto), was: null });
+    const [changed] = await this.withRuns(script, [{ id, ...contentOf(dto), was: null }]);
+    const { name, scene, expects, was } = changed as Rehearsal;
     const changes = { name, scene, expects, was } as Partial<RehearsalEntity>;
     return changeRevision(this.rows, { id }, revision, changes, 'The rehearsal');
   }
@@ -91,12 +91,7 @@ export class RehearsalsService {
 
   /** How each goes with a script. */
   async run(lineId: LineId, script: CallScript): Promise<Rehearsed[]> {
-    const done: Rehearsed[] = [];
-    for (const [index, rehearsal] of (await this.list(lineId)).entries()) {
-      if (index % atOnce === atOnce - 1) await new Promise((resolve) => setImmediate(resolve));
-      done.push(rehearse(script, rehearsal));
-    }
-    return done;
+    return this.reckoning.of('rehearse', { script, rehearsals: await this.list(lineId) });
   }
 
   /** Those that do not go as they should with a script. */
@@ -115,16 +110,20 @@ export class RehearsalsService {
     }
   }
 
+  /** Each with how it goes now, to compare with later, if it goes as it should. */
+  private async withRuns(script: CallScript, rehearsals: readonly Rehearsal[]): Promise<Rehearsal[]> {
+    const runs = await this.reckoning.of('rehearse', { script, rehearsals });
+    return rehearsals.map((rehearsal, index) => {
+      const run = runs[index];
+      return !run || isBroken(run) ? rehearsal : { ...rehearsal, was: run.trace };
+    });
+  }
+
   private async get(lineId: LineId, id: RehearsalId): Promise<RehearsalEntity> {
     const row = await this.rows.findOneBy({ id, lineId, deletedAt: IsNull() });
     if (!row) throw notFound('That rehearsal');
     return row;
   }
-}
-
-function withRun(script: CallScript, rehearsal: Rehearsal): Rehearsal {
-  const run = rehearse(script, rehearsal);
-  return isBroken(run) ? rehearsal : { ...rehearsal, was: run.trace };
 }
 
 /** @throws Problem 422 when it is none. */

@@ -35,12 +35,15 @@ export class UsesService {
 
   /** The names of everything steps and rules refer to, by id; deleted ones too. */
   async names(): Promise<Names> {
-    const rows = await Promise.all(
-      named.map((entity) => this.database.getRepository<{ id: string; name: string }>(entity).find()),
-    );
+    const rows = await Promise.all(named.map((entity) => this.namesIn(entity)));
     const hours = await this.database.getRepository(HoursEntity).find();
     const all = [...rows.flat(), ...hours.flatMap((each) => [...each.periods, ...each.special])];
     return Object.fromEntries(all.map(({ id, name }) => [id, name]));
+  }
+
+  private namesIn(entity: (typeof named)[number]): Promise<readonly { readonly id: string; readonly name: string }[]> {
+    const rows = this.database.getRepository<{ id: string; name: string }>(entity).createQueryBuilder('row');
+    return rows.select('row.id', 'id').addSelect('row.name', 'name').getRawMany();
   }
 
   /** Where something is used by a draft, by what is on air, by a box, a group or a queue, in words. */

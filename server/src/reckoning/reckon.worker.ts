@@ -1,0 +1,42 @@
+import { firstCalls } from '@locutor/core/firstCalls';
+import { adviseOn, describeFinding, proof, whyItMatters, type ProofSubject } from '@locutor/core/proof';
+import { rehearse } from '@locutor/core/rehearsals';
+import { quietestHours } from '@locutor/core/traffic';
+import type { Names } from '@locutor/core/line';
+import { unreachable } from '@locutor/core/result';
+import { callsCsv, pageOfIds, startedAt } from './fromLog';
+import type { SaidFinding, Task } from './task';
+import { tryOut } from './tryOut';
+
+/** Reckons what would hold the thread that runs the calls. */
+export default function work(task: Task): unknown {
+  switch (task.name) {
+    case 'proof':
+      return said(task.from.subject, task.from.names);
+    case 'rehearse':
+      return task.from.rehearsals.map((rehearsal) => rehearse(task.from.script, rehearsal));
+    case 'firstCalls':
+      return [...firstCalls(task.from.script, task.from.atMs, task.from.names)];
+    case 'trials':
+      return task.from.trials.map((trial) => tryOut(task.from.script, trial));
+    case 'page':
+      return pageOfIds(task.from);
+    case 'quietest': {
+      const { hours, zone, nowMs } = task.from;
+      return quietestHours(startedAt(task.from), hours, zone, nowMs);
+    }
+    case 'callsCsv':
+      return callsCsv(task.from);
+    default:
+      return unreachable(task);
+  }
+}
+
+function said(subject: ProofSubject, names: Names): SaidFinding[] {
+  return proof(subject).map((finding) => ({
+    ...finding,
+    says: describeFinding(finding, subject.attendant, names),
+    why: whyItMatters(finding.rule),
+    advice: adviseOn(finding),
+  }));
+}

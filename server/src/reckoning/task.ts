@@ -1,0 +1,73 @@
+import type { CallScript } from '@locutor/core/call';
+import type { TrialResult } from '@locutor/core/exchange';
+import type { FirstCall } from '@locutor/core/firstCalls';
+import type { Hours, TimeZone } from '@locutor/core/hours';
+import type { Names } from '@locutor/core/line';
+import type { Finding, ProofSubject } from '@locutor/core/proof';
+import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
+import type { QuietHours } from '@locutor/core/traffic';
+import type { TrialDto } from '../trials/trial.dto';
+
+/** A finding in words. */
+export interface SaidFinding extends Finding {
+  readonly says: string;
+  readonly why: string;
+  readonly advice: string;
+}
+
+/** A query for rows of the database, as TypeORM writes it. */
+export interface Query {
+  readonly sql: string;
+  readonly parameters: readonly unknown[];
+}
+
+/** A page of the log: the ids of the calls on it, and how many there are in all. */
+export interface PageOfIds {
+  readonly ids: readonly string[];
+  readonly inAll: number;
+}
+
+/** What takes long to reckon, by what it is called: what it is reckoned from, and what comes of it. */
+export interface Reckonings {
+  readonly proof: {
+    readonly from: { readonly subject: ProofSubject; readonly names: Names };
+    readonly to: SaidFinding[];
+  };
+  readonly rehearse: {
+    readonly from: { readonly script: CallScript; readonly rehearsals: readonly Rehearsal[] };
+    readonly to: Rehearsed[];
+  };
+  readonly firstCalls: {
+    readonly from: { readonly script: CallScript; readonly atMs: number; readonly names: Names };
+    readonly to: readonly FirstCall[];
+  };
+  readonly trials: {
+    readonly from: { readonly script: CallScript; readonly trials: readonly TrialDto[] };
+    readonly to: readonly Pick<TrialResult, 'transcript' | 'ended'>[];
+  };
+  readonly page: {
+    readonly from: { readonly database: string; readonly ids: Query; readonly inAll: Query };
+    readonly to: PageOfIds;
+  };
+  readonly quietest: {
+    readonly from: {
+      readonly database: string;
+      readonly startedAt: Query;
+      readonly hours: Hours;
+      readonly zone: TimeZone;
+      readonly nowMs: number;
+    };
+    readonly to: QuietHours;
+  };
+  /** Calls as a spreadsheet (CSV, RFC 4180): which, as a query for columns of `CallToWrite`, and what ids are called. */
+  readonly callsCsv: {
+    readonly from: { readonly database: string; readonly calls: Query; readonly names: Names };
+    readonly to: Uint8Array;
+  };
+}
+
+export type ReckoningName = keyof Reckonings;
+
+export type Task = {
+  [Name in ReckoningName]: { readonly name: Name; readonly from: Reckonings[Name]['from'] };
+}[ReckoningName];
