@@ -100,7 +100,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['server/**/*.ts', 'scripts/*.mjs', 'e2e/**/*.ts', '**/*.mjs', '**/*.cjs'],
+    files: ['server/**/*.ts', 'scripts/*.mjs', 'e2e/**/*.ts', '**/*.mjs', '*.cjs'],
     languageOptions: { globals: globals.node },
   },
   { files: ['scripts/*.mjs', 'e2e/**/*.ts'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },

@@ -21,7 +21,7 @@ const tries = 3;
 export async function benchHeld(core, row) {
   const { url, server, stop } = await demoServer({
     prepare: fillLog,
-    monitor: join(root, 'scripts', 'heldMonitor.cjs'),
+    monitor: join(root, 'scripts', 'heldMonitor.mjs'),
   });
   const heldMs = async () => {
     server.send('held');

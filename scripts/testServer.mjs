@@ -15,7 +15,7 @@ export async function demoServer({ prepare, monitor } = {}) {
   prepare?.(dataDir);
   const began = performance.now();
   const env = { LOCUTOR_LOG: 'warn', ...process.env, LOCUTOR_DATA: dataDir, LOCUTOR_WEB: webDir, PORT: '0' };
-  const loaded = monitor ? ['--require', monitor] : [];
+  const loaded = monitor ? ['--import', monitor] : [];
   const stdio = ['ignore', 'pipe', 'pipe', ...(monitor ? ['ipc'] : [])];
   const server = spawn(process.execPath, [...loaded, join(root, 'server', 'dist', 'main.js')], { env, stdio });
   server.stderr.pipe(process.stderr);

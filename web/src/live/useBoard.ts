@@ -12,7 +12,7 @@ interface BoardView {
 }
 
 /** The switchboard on the live line; outside phones that are answered here are heard, and spoken on, here. */
-export class BoardLink extends Store<BoardView> {
+class BoardLink extends Store<BoardView> {
   private readonly socket = new LineSocket<BoardSays, BoardHears>('board', {
     onMessage: (message) => this.hear(message),
     onVoice: (frame) => this.voice.hear(frame),

@@ -1,4 +1,4 @@
-const { monitorEventLoopDelay } = require('node:perf_hooks');
+import { monitorEventLoopDelay } from 'node:perf_hooks';
 
 /**
  * Loaded into a server that is measured: answers the message `held` with how long, in ms, its main thread was held at the
