@@ -11,6 +11,24 @@ const rows = [
   'Otto Lund\t204\t\t',
 ].join('\n');
 
+test('a table with headings in another language is asked about, and columns that are not taken are said', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/directory/take-in`);
+  const lines = ['Navn\tStilling\tLokalnummer', 'Tove Brun\tRigger\t251', 'Ida Falk\tPainter\t252'];
+  await page.getByLabel('Rows from a spreadsheet, or contact cards').fill(lines.join('\n'));
+  const preview = page.getByRole('region', { name: 'What will happen' });
+  await expect(preview).toContainText('2 new');
+  await expect(page.getByLabel('What column 2 is, Stilling')).toHaveValue('none');
+  await page.getByLabel('What the first row is').selectOption('person');
+  await expect(preview).toContainText('2 new, 1 not taken');
+  await page.getByLabel('What the first row is').selectOption('heading');
+  await page.getByLabel('What column 2 is, Stilling').selectOption('saidAs');
+  await page.getByRole('button', { name: 'Take in 2 of 2' }).click();
+  await expect(page.getByText('2 people were taken in.')).toBeVisible();
+});
+
 test('rows pasted from a spreadsheet are shown before anything changes, and taken in where they are right', async ({
   page,
   server,

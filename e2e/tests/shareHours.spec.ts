@@ -32,7 +32,7 @@ test('the hours are shared as words, text, for the web site and as a calendar, w
   await choose(Buffer.from('BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n'));
   await expect(panel.getByRole('alert')).toHaveText('That calendar has no events. Your hours are as they were.');
   await choose(Buffer.alloc(20_000_000, 'x'));
-  await expect(panel.getByRole('alert')).toContainText('hours.ics is too large');
+  await expect(panel.getByRole('alert')).toContainText('That calendar is too large: 20.0 MB; the most is 2.0 MB.');
 
   const event = 'SUMMARY:Office\r\nDTSTART:20250106T090000\r\nDTEND:20250106T160000\r\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU';
   const odd = 'SUMMARY:Whenever\r\nDTSTART:someday';

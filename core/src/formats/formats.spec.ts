@@ -17,7 +17,7 @@ import {
 } from '.';
 
 const people = [noor, { ...priya, email: 'priya@larkspurcove.example' }];
-const plan = (text: string) => planTakeIn(readPeopleTable(text), people);
+const plan = (text: string) => planTakeIn(readPeopleTable(text).people, people);
 const inWords = (text: string) =>
   plan(text).map((each) =>
     each.type === 'wrong' ? each.problems.map(describeTakeInProblem).join(' ') : `${each.type} ${each.fields.name}`,
@@ -55,22 +55,22 @@ describe('people pasted from a spreadsheet', () => {
     const expected = { name: 'Juno Marchetti', extension: '206', email: 'juno@x.example', mobile: '207 555 0166' };
     const headed =
       'E-mail\tExt.\tLast name\tFirst name\tCell phone\njuno@x.example\t206\tMarchetti\tJuno\t207 555 0166';
-    expect(readPeopleTable(headed)).toMatchObject([expected]);
+    expect(readPeopleTable(headed).people).toMatchObject([expected]);
     const bare =
       'Marchetti, Juno\t206\tjuno@x.example\t207 555 0166\nEffie Brannigan\t213\teffie@x.example\t207 555 0113';
-    expect(readPeopleTable(bare, 'US')).toMatchObject([expected, { name: 'Effie Brannigan', extension: '213' }]);
+    expect(readPeopleTable(bare, 'US').people).toMatchObject([expected, { name: 'Effie Brannigan', extension: '213' }]);
   });
 
   it('have their names turned round where the last one stands first, but not a degree or a generation', () => {
     const names = ['"Haldane, Noor"', '"Ann Lee, DDS"', '"Sam Cole, Jr."', '"Ito, Ken"', '"Rao, Ph.D."', '"LEE, ANN"'];
     const rows = names.map((name, at) => `${name},${300 + at}`).join('\n');
-    expect(readPeopleTable(`Name,Extension\n${rows}`).map(({ name }) => name)).toEqual([
+    expect(readPeopleTable(`Name,Extension\n${rows}`).people.map(({ name }) => name)).toEqual([
       ...['Noor Haldane', 'Ann Lee, DDS', 'Sam Cole, Jr.', 'Ken Ito', 'Rao, Ph.D.', 'ANN LEE'],
     ]);
   });
 
   it('are read with the separator that the file names', () => {
-    const found = readPeopleTable('sep=;\r\nName;Extension\r\nNoor Haldane;212\r\n');
+    const found = readPeopleTable('sep=;\r\nName;Extension\r\nNoor Haldane;212\r\n').people;
     expect(found).toMatchObject([{ name: 'Noor Haldane', extension: '212' }]);
     expect(readTable('sep=|\na|b,c')).toEqual([['a', 'b,c']]);
   });
@@ -105,7 +105,11 @@ describe('people pasted from a spreadsheet', () => {
     const noorWith = [{ ...noor, mobile: '+12075550166', phones: [...noor.phones, mobile] } as Person];
     expect(takeInBody(known, people, 'rings')).toMatchObject([{ id: noor.id, phones: [...noor.phones, mobile] }]);
     expect(
-      takeInBody(planTakeIn(readPeopleTable('Name\tMobile\nNoor Haldane\t+12075550166'), noorWith), noorWith, 'rings'),
+      takeInBody(
+        planTakeIn(readPeopleTable('Name\tMobile\nNoor Haldane\t+12075550166').people, noorWith),
+        noorWith,
+        'rings',
+      ),
     ).toEqual([]);
   });
 
@@ -165,9 +169,9 @@ const kept = staff.map(({ name, extension, email, saidAs }) => ({ name, extensio
 
 describe('files of people', () => {
   it('are written as CSV and read back the same', () => {
-    const read = readPeopleTable(writePeopleCsv(staff));
+    const read = readPeopleTable(writePeopleCsv(staff)).people;
     expect(read.map(({ name, extension, email, saidAs }) => ({ name, extension, email, saidAs }))[0]).toEqual(kept[0]);
-    expect(planTakeIn(readPeopleTable(writePeopleCsv([...staff].slice(0, 1))), staff)).toMatchObject([
+    expect(planTakeIn(readPeopleTable(writePeopleCsv([...staff].slice(0, 1))).people, staff)).toMatchObject([
       { type: 'same' },
     ]);
   });

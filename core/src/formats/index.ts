@@ -1,6 +1,15 @@
 export { isFormula, readTable, writeCsv, type Table } from './csv';
 export { isVcard, readVcards, writeVcards, type Charsets } from './vcard';
-export { readPeopleTable, writePeopleCsv, type FoundPerson } from './peopleTable';
+export {
+  personColumns,
+  readPeopleTable,
+  writePeopleCsv,
+  type FoundPerson,
+  type PeopleTable,
+  type PersonColumn,
+  type ReadColumn,
+  type TableChoice,
+} from './peopleTable';
 export {
   mobileUses,
   mostTakenIn,

@@ -59,12 +59,16 @@ export function planTakeIn(
   country?: Country,
 ): readonly Planned[] {
   const planned: Planned[] = [];
+  let taken = 0;
   const known = knownBy(people);
   const firstRows = new Map<string, number>();
   // Everybody as they will be, so that extensions given and read do not clash among themselves.
   let after: readonly Person[] = people;
-  for (const each of found.slice(0, mostTakenIn)) {
+  for (const each of found) {
     const plan = planOne(withNumber(each, country), known, after, firstRows);
+    // Whoever is there as they stand takes no room: the rest of a long table comes next time.
+    if (plan.type !== 'same') taken += 1;
+    if (taken > mostTakenIn) break;
     planned.push(plan);
     const name = folded(plan.fields.name);
     if (plan.type !== 'wrong' && !firstRows.has(name)) firstRows.set(name, plan.row);

@@ -247,3 +247,8 @@ describe('text that holds contact cards', () => {
     expect(isVcard(text)).toBe(is);
   });
 });
+
+it('a number that is neither a mobile nor an extension is told as left out', () => {
+  const found = read('VERSION:3.0', 'FN:Noor Haldane', 'TEL;TYPE=CELL:+12075550161', 'TEL;TYPE=WORK:+12075550140');
+  expect(found).toMatchObject({ mobile: '+12075550161', leftOut: ['+12075550140'] });
+});

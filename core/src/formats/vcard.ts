@@ -58,6 +58,7 @@ function fieldsOf(card: InstanceType<typeof ICAL.Component>): Omit<FoundPerson, 
     text('x-extension') || numbers.map(({ value }) => value).find((value) => /^[0-9]{2,6}$/.test(value)) || '';
   const behind = numbers.flatMap(({ value }) => behindNumber.exec(value)?.[1] ?? []);
   const mobile = numbers.find(({ types }) => /cell|mobile/.test(types))?.value ?? '';
+  const leftOut = numbers.map(({ value }) => value).filter((value) => value !== mobile && !/^[0-9]{2,6}$/.test(value));
   return {
     // A card of a firm may have its name only.
     name: text('fn') || `${first} ${last}`.trim() || text('org').replace(/,+$/, ''),
@@ -65,6 +66,7 @@ function fieldsOf(card: InstanceType<typeof ICAL.Component>): Omit<FoundPerson, 
     email: text('email'),
     mobile,
     saidAs: text('x-said-as'),
+    ...(leftOut.length > 0 && { leftOut }),
   };
 }
 

@@ -3,15 +3,13 @@ import { exampleNumber, hasLostZero, showPhoneNumber } from '@locutor/core/direc
 import {
   describeField,
   describeTakeInProblem,
-  isVcard,
   mobileUses,
   mostTakenIn,
   planTakeIn,
-  readPeopleTable,
-  readVcards,
   takeInBody,
   type MobileUse,
   type Planned,
+  type TableChoice,
   type TakenField,
 } from '@locutor/core/formats';
 import { useMemo, useRef, useState } from 'react';
@@ -22,10 +20,19 @@ import { usePeople } from '../../api/resources';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone } from '../../parts/notices';
 import { useCountry } from '../../parts/useCountry';
+import { Columns } from './TableColumns';
 import { readTextFile } from './readTextFile';
-import { charsets } from './charsets';
+import { usePeopleTable } from './usePeopleTable';
 
 const largestText = 2_000_000;
+
+/** Text that was pasted, or that a file holds, which would be too much to show. */
+interface Source {
+  readonly text: string;
+  readonly file: string | null;
+}
+
+const nothing: Source = { text: '', file: null };
 
 /** Brings people in from a spreadsheet or from contact cards, and shows first what will happen. */
 export function TakeIn() {
@@ -34,25 +41,36 @@ export function TakeIn() {
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const file = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState('');
+  const [source, setSource] = useState(nothing);
+  const [choice, setChoice] = useState<TableChoice>({});
   const [problem, setProblem] = useState<string | null>(null);
-  const found = useMemo(
-    () => (isVcard(text) ? readVcards(text, charsets) : readPeopleTable(text, country)),
-    [text, country],
-  );
+  const reading = usePeopleTable(source.text, country, choice);
+  const found = reading.table.people;
   const planned = useMemo(() => planTakeIn(found, people, country), [found, people, country]);
-  const lostZeros = found.filter(({ mobile }) => hasLostZero(mobile, country)).map(({ row }) => row);
+  // Of a long table only the rows that are shown are looked at.
+  const shown = useMemo(() => found.slice(0, planned.length), [found, planned]);
+  const lostZeros = useMemo(
+    () => new Set(shown.filter(({ mobile }) => hasLostZero(mobile, country)).map(({ row }) => row)),
+    [shown, country],
+  );
+  const leftOut = useMemo(() => new Map(shown.map(({ row, leftOut = [] }) => [row, leftOut])), [shown]);
   const [use, setUse] = useState<MobileUse>('texts');
   const body = takeInBody(planned, people, use);
   const hasMobiles = planned.some(({ type, fields: { mobile } }) => type !== 'wrong' && mobile !== '');
-  const read = (next: string): void => {
-    setProblem(next.length > largestText ? 'That is too much at once: at most two million characters.' : null);
-    setText(next.slice(0, largestText));
+  const beyond = found.length - planned.length;
+  const read = (next: Source): void => {
+    setProblem(null);
+    setChoice({});
+    setSource(next);
+  };
+  const paste = (text: string): void => {
+    if (text.length <= largestText) return read({ text, file: null });
+    setProblem('That is too much to paste at once: at most two million characters. Choose it as a file.');
   };
   const readFile = async (chosen: File | undefined): Promise<void> => {
-    const found = chosen && (await readTextFile(chosen));
-    if (found?.ok === false) setProblem(found.says);
-    else if (found) read(found.text);
+    const content = chosen && (await readTextFile(chosen));
+    if (content?.ok === false) setProblem(content.says);
+    else if (content) read({ text: content.text, file: chosen.name });
   };
   const takeIn = async (): Promise<void> => {
     try {
@@ -79,8 +97,8 @@ export function TakeIn() {
         fontFamily="mono"
         fontSize="12.5px"
         placeholder={'Name\tExtension\tE-mail\tMobile\nNoor Haldane\t212\tnoor@example.com\t' + exampleNumber(country)}
-        value={text}
-        onChange={(event) => read(event.currentTarget.value)}
+        value={source.file ? '' : source.text}
+        onChange={(event) => paste(event.currentTarget.value)}
       />
       <Flex mt="2" gap="2" align="center">
         <Input
@@ -97,8 +115,9 @@ export function TakeIn() {
         <Button size="sm" variant="outline" bg="sheet" onClick={() => file.current?.click()}>
           Choose a file
         </Button>
-        {text && (
-          <Button size="sm" variant="ghost" onClick={() => read('')}>
+        {source.file && <Text fontWeight="500">{source.file}</Text>}
+        {source.text && (
+          <Button size="sm" variant="ghost" onClick={() => read(nothing)}>
             Clear
           </Button>
         )}
@@ -111,16 +130,30 @@ export function TakeIn() {
           {problem}
         </Text>
       )}
-      {text.trim() !== '' && planned.length === 0 && (
-        <Text mt="3">No people were found in this. One row a person, with a name in it.</Text>
+      {reading.isReading && (
+        <Flex role="status" mt="2" gap="2" align="center">
+          Reading …
+          <Button size="xs" variant="ghost" onClick={() => read(nothing)}>
+            Cancel
+          </Button>
+        </Flex>
       )}
-      {found.length > mostTakenIn && (
-        <Text role="status" mt="3">
-          These are the first {mostTakenIn.toLocaleString()} of {found.length.toLocaleString()}; bring the rest in
-          afterwards.
+      {reading.problem && (
+        <Text role="alert" mt="2" fontWeight="500">
+          {reading.problem}
         </Text>
       )}
-      {planned.length > 0 && <Preview planned={planned} lostZeros={lostZeros} />}
+      {reading.table.columns.length > 1 && <Columns table={reading.table} choice={choice} onChange={setChoice} />}
+      {reading.isRead && source.text.trim() !== '' && planned.length === 0 && (
+        <Text mt="3">No people were found in this. One row a person, with a name in it.</Text>
+      )}
+      {beyond > 0 && (
+        <Text role="status" mt="3">
+          {mostTakenIn.toLocaleString()} people are taken in at a time; {beyond.toLocaleString()} rows come after these.
+          Take these in, then bring the same rows in once more.
+        </Text>
+      )}
+      {planned.length > 0 && <Preview planned={planned} lostZeros={lostZeros} leftOut={leftOut} />}
       {hasMobiles && (
         <Text mt="3">
           Their mobiles are{' '}
@@ -160,11 +193,16 @@ const kinds: Readonly<Record<Planned['type'], string>> = {
 function Preview({
   planned,
   lostZeros,
+  leftOut,
 }: {
   readonly planned: readonly Planned[];
-  readonly lostZeros: readonly number[];
+  readonly lostZeros: ReadonlySet<number>;
+  /** What stands in a row or on a card and is not taken. */
+  readonly leftOut: ReadonlyMap<number, readonly string[]>;
 }) {
   const count = (type: Planned['type']): number => planned.filter((plan) => plan.type === type).length;
+  // Of a long table whoever is there as they stand need not be looked at one by one.
+  const shown = planned.length > mostTakenIn ? planned.filter(({ type }) => type !== 'same') : planned;
   const parts = (['add', 'change', 'same', 'wrong'] as const).filter((type) => count(type) > 0);
   return (
     <Box mt="4" role="region" aria-label="What will happen">
@@ -183,8 +221,13 @@ function Preview({
             </Table.Row>
           </Table.Header>
           <Table.Body>
-            {planned.map((plan) => (
-              <PlannedRow key={plan.row} plan={plan} hasLostZero={lostZeros.includes(plan.row)} />
+            {shown.map((plan) => (
+              <PlannedRow
+                key={plan.row}
+                plan={plan}
+                hasLostZero={lostZeros.has(plan.row)}
+                leftOut={leftOut.get(plan.row) ?? []}
+              />
             ))}
           </Table.Body>
         </Table.Root>
@@ -193,7 +236,13 @@ function Preview({
   );
 }
 
-function PlannedRow({ plan, hasLostZero: isLost }: { readonly plan: Planned; readonly hasLostZero: boolean }) {
+interface RowProps {
+  readonly plan: Planned;
+  readonly hasLostZero: boolean;
+  readonly leftOut: readonly string[];
+}
+
+function PlannedRow({ plan, hasLostZero: isLost, leftOut }: RowProps) {
   const isQuiet = plan.type === 'same' || plan.type === 'wrong';
   return (
     <Table.Row bg="transparent" color={isQuiet ? 'quiet' : undefined} verticalAlign="top">
@@ -208,6 +257,11 @@ function PlannedRow({ plan, hasLostZero: isLost }: { readonly plan: Planned; rea
         fields.map((field) => (
           <Table.Cell key={field} overflowWrap="anywhere">
             <Shown plan={plan} field={field} />
+            {field === 'mobile' && leftOut.length > 0 && (
+              <Text color="quiet" fontSize="12px">
+                Not taken: {leftOut.join(', ')}
+              </Text>
+            )}
             {isLost && field === 'mobile' && (
               <Text as="span" color="quiet" fontSize="12px">
                 {' '}

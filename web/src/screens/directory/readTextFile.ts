@@ -1,10 +1,10 @@
 type ReadText = { readonly ok: true; readonly text: string } | { readonly ok: false; readonly says: string };
 
-const largestFile = 5_000_000;
+const largestFile = 20_000_000;
 
 /** Reads a file as text: UTF-8 or UTF-16 where it is that, else the older Western European charset of many programs. */
 export async function readTextFile(file: File): Promise<ReadText> {
-  if (file.size > largestFile) return { ok: false, says: `${file.name} is too large: at most 5 MB.` };
+  if (file.size > largestFile) return { ok: false, says: `${file.name} is too large: at most 20 MB.` };
   const bytes = new Uint8Array(await file.arrayBuffer());
   if (bytes.length === 0) return { ok: false, says: `${file.name} is empty.` };
   const marked = decodeMarked(bytes);

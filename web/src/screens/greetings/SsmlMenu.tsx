@@ -1,11 +1,12 @@
 import { Button, Menu, Portal } from '@chakra-ui/react';
-import { describeSsmlProblem, readSsml, writeSsml, type SsmlGreeting } from '@locutor/core/formats';
+import { describeSsmlProblem, writeSsml, type SsmlGreeting } from '@locutor/core/formats';
 import { FileCode2 } from 'lucide-react';
 import { useRef } from 'react';
 import { wordsOf } from '../../api/client';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { saveFile } from '../../parts/saveFile';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
+import { readAside } from '../../workers/reading';
 import { readTextFile } from '../directory/readTextFile';
 import { useDictionary } from './useDictionary';
 
@@ -26,7 +27,7 @@ export function SsmlMenu({ name, greeting, onRead }: Props) {
     try {
       const content = await readTextFile(file);
       if (!content.ok) return tellProblem(content.says);
-      const read = readSsml(content.text, greeting.voice);
+      const read = await readAside('ssml', { text: content.text, voice: greeting.voice });
       if (!read.ok) return tellProblem(read.problems.map(describeSsmlProblem).join(' '));
       const { words, voice, sayAs, left } = read.value;
       const before = { ...greeting };

@@ -2,7 +2,6 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import {
   describeCalendarProblem,
   describeNotRead,
-  readCalendar,
   takeCalendar,
   type ReadCalendar,
   type ReadSpecial,
@@ -17,6 +16,7 @@ import { newId } from '../../../parts/newId';
 import { tellDone } from '../../../parts/notices';
 import { showMinutes } from '../../../parts/time';
 import { useNow } from '../../../parts/useNow';
+import { readAside } from '../../../workers/reading';
 import { readTextFile } from '../../directory/readTextFile';
 
 interface Props {
@@ -40,7 +40,7 @@ export function TakeCalendar({ hours, onChange, onClose }: Props) {
     try {
       const content = await readTextFile(file);
       if (!content.ok) return setProblem(content.says);
-      const read = readCalendar(content.text, line.timeZone, today);
+      const read = await readAside('calendar', { text: content.text, zone: line.timeZone, today });
       if (read.ok) setFound(read.value);
       else setProblem(read.problems.map(describeCalendarProblem).join(' '));
     } catch (error) {
