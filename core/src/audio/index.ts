@@ -1,3 +1,4 @@
+export type { Blocks } from './blocks';
 export { joinPcm, lengthMs, levelDb, peakOf, phoneRateHz, withGain, type Pcm } from './pcm';
 export {
   decodeALawSample,
@@ -25,6 +26,9 @@ export {
   lineLoudness,
   polish,
   wholeRecipe,
+  finish,
+  hear,
+  type Heard,
   type NoiseReducer,
   type Polished,
   type PolishStage,
@@ -33,7 +37,7 @@ export {
 export { waveformOf, type Waveform } from './waveform';
 export { readWav, readWavSound, writeG711Wav, writeMuLawWav, writeWav } from './wav';
 export { readAuSound, writeAu } from './au';
-export { centred, mixed, mixingOf, type Mixing } from './oneChannel';
+export { centre, mixed, mixingOf, type Mixing } from './oneChannel';
 export { readAiffSound } from './aiff';
 export { lookAtFile, looksLikeG711, type FileLook, type SoundFileKind } from './fileKind';
 export { lookOutside } from './wholeness';

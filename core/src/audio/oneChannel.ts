@@ -31,16 +31,18 @@ function energyOf(samples: Float32Array): number {
 }
 
 /**
- * The same sound around zero and within full scale: a constant offset, which would be made louder with the voice, is taken away,
+ * Brings a sound around zero and within full scale, in place, since it may be large: a constant offset, which would be made louder with the voice, is taken away,
  * and what a float file holds beyond full scale is brought within, so that what is kept is what is heard.
  */
-export function centred({ samples, rateHz }: Pcm): Pcm {
+export function centre({ samples }: Pcm): void {
   let sum = 0;
   for (const sample of samples) sum += sample;
   const offset = samples.length > 0 ? sum / samples.length : 0;
   let peak = 0;
   for (const sample of samples) peak = Math.max(peak, Math.abs(sample - offset));
   const scale = peak > 1 ? 1 / peak : 1;
-  if (Math.abs(offset) < 1e-4 && scale === 1) return { samples, rateHz };
-  return { samples: samples.map((sample) => (sample - offset) * scale), rateHz };
+  if (Math.abs(offset) < 1e-4 && scale === 1) return;
+  for (let index = 0; index < samples.length; index += 1) {
+    samples[index] = ((samples[index] as number) - offset) * scale;
+  }
 }

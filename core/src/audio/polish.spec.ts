@@ -14,6 +14,7 @@ import {
   waveformOf,
   wholeRecipe,
   withGain,
+  type NoiseReducer,
   type Pcm,
   type PolishStage,
 } from '.';
@@ -52,9 +53,20 @@ describe('making a recording good', () => {
 
   it('takes noise away only where there is some, and only where that helps', () => {
     const noisy = mixed(recording, noise(16_000, 8, 0.03));
-    const halve = (pcm: Pcm): Pcm => withGain(pcm, -20);
-    const reduce = (pcm: Pcm): Pcm =>
-      pcm.samples.length === noisy.samples.length ? mixed(recording, noise(16_000, 8, 0.003)) : pcm;
+    const halve: NoiseReducer = {
+      rateHz: 16_000,
+      *reduce(blocks) {
+        for (const samples of blocks) yield withGain({ samples, rateHz: 16_000 }, -20).samples;
+      },
+    };
+    const quieter = mixed(recording, noise(16_000, 8, 0.003)).samples;
+    const reduce: NoiseReducer = {
+      rateHz: 16_000,
+      *reduce(blocks) {
+        let at = 0;
+        for (const { length } of blocks) yield quieter.slice(at, (at += length));
+      },
+    };
     expect(polish(recording, wholeRecipe, reduce).noiseTaken).toBe(false);
     expect(polish(noisy, wholeRecipe, reduce).noiseTaken).toBe(true);
     expect(polish(noisy, { ...wholeRecipe, lessNoise: false }, reduce).noiseTaken).toBe(false);

@@ -1,3 +1,4 @@
+import { blocksOf, resampledBlocks, soundOf, type Blocks } from './blocks';
 import { applyCutting, type Cutting } from './cutting';
 import { integratedLufs } from './loudness';
 import { limitPeaks } from './limit';
@@ -30,8 +31,11 @@ export const wholeRecipe: Recipe = {
 /** How loud everything on the line is: it carries, and leaves room for the peaks of speech. */
 export const lineLoudness = { lufs: -20, truePeakDb: -2 } as const;
 
-/** Takes noise out of a sound of one channel, at its own rate. */
-export type NoiseReducer = (pcm: Pcm) => Pcm;
+/** Takes noise out of a sound of one channel as it comes, at a rate of its own: each block becomes one as long. */
+export interface NoiseReducer {
+  readonly rateHz: number;
+  reduce(blocks: Blocks): Blocks;
+}
 
 export type PolishStage = 'measuring' | 'cutting' | 'lessNoise' | 'resampling' | 'loudness';
 
@@ -55,10 +59,17 @@ const dryPart = 0.15;
 const leastHelpDb = 4;
 const mostSpeechLossDb = 2;
 
+/** A recording as the telephone would carry it, freed of noise where that helps. */
+export interface Heard {
+  readonly pcm: Pcm;
+  /** What it was before, measured as the telephone would carry it. */
+  readonly before: Measures;
+  readonly noiseTaken: boolean;
+}
+
 /**
  * Makes a recording ready for the line: band-limited to 8 kHz, freed of noise where that helps, cut, trimmed, brought
- * to the line's loudness with its true peak limited, and faded at both ends. What it was before is measured as the
- * telephone would carry it. `tell` hears what is being done.
+ * to the line's loudness with its true peak limited, and faded at both ends. `tell` hears what is being done.
  */
 export function polish(
   recording: Pcm,
@@ -66,20 +77,38 @@ export function polish(
   reduceNoise: NoiseReducer | null = null,
   tell: (stage: PolishStage) => void = () => undefined,
 ): Polished {
+  return finish(hear(recording, recipe.lessNoise ? reduceNoise : null, tell), recipe, tell);
+}
+
+/** The first half of `polish`, after which the recording itself, which may be large, is not needed any more. */
+export function hear(
+  recording: Pcm,
+  reduceNoise: NoiseReducer | null,
+  tell: (stage: PolishStage) => void = () => undefined,
+): Heard {
   tell('resampling');
   const phone = resample(recording, phoneRateHz);
   tell('measuring');
   const before = measure(phone, recording);
-  const quiet = recipe.lessNoise && reduceNoise ? withLessNoise(recording, before, reduceNoise, tell) : null;
+  const quiet = reduceNoise && withLessNoise(recording, before, reduceNoise, tell);
+  return { pcm: quiet ?? phone, before, noiseTaken: quiet !== null };
+}
+
+/** The second half of `polish`. */
+export function finish(
+  { pcm: heard, before, noiseTaken }: Heard,
+  recipe: Recipe,
+  tell: (stage: PolishStage) => void = () => undefined,
+): Polished {
   tell('cutting');
-  const cut = applyCutting(quiet ?? phone, recipe);
+  const cut = applyCutting(heard, recipe);
   const trimmed = recipe.trim ? trimEnds(cut) : { pcm: cut, startMs: 0, endMs: 0 };
   tell('loudness');
   const level = recipe.sameLoudness ? atLineLoudness(trimmed.pcm) : { pcm: trimmed.pcm, gainDb: 0 };
   const pcm = recipe.fades ? faded(level.pcm) : level.pcm;
   const { startMs, endMs } = trimmed;
   const { gainDb } = level;
-  return { pcm, before, after: measure(pcm), trimmedMs: [startMs, endMs], gainDb, noiseTaken: quiet !== null };
+  return { pcm, before, after: measure(pcm), trimmedMs: [startMs, endMs], gainDb, noiseTaken };
 }
 
 /** At the loudness of the line; speech with high peaks has them turned down and the rest made up for. */
@@ -109,14 +138,28 @@ function withLessNoise(
 ): Pcm | null {
   if (!isNoisy(before)) return null;
   tell('lessNoise');
-  const reduced = reduceNoise(recording);
-  const samples = reduced.samples.map(
-    (sample, index) => (1 - dryPart) * sample + dryPart * (recording.samples[index] ?? 0),
-  );
-  const made = resample({ samples, rateHz: recording.rateHz }, phoneRateHz);
+  const { rateHz } = reduceNoise;
+  const blocks =
+    rateHz === recording.rateHz ? blocksOf(recording) : resampledBlocks(blocksOf(recording), recording.rateHz, rateHz);
+  const phone = resampledBlocks(withSomeDry(blocks, reduceNoise), rateHz, phoneRateHz);
+  const made = soundOf(phone, phoneRateHz, Math.round((recording.samples.length * phoneRateHz) / recording.rateHz));
   const after = measure(made);
   const helps = before.noiseDb - after.noiseDb >= leastHelpDb && before.speechDb - after.speechDb <= mostSpeechLossDb;
   return helps ? made : null;
+}
+
+function* withSomeDry(blocks: Blocks, { reduce }: NoiseReducer): Generator<Float32Array> {
+  const dry: Float32Array[] = [];
+  const noted = function* (): Generator<Float32Array> {
+    for (const block of blocks) {
+      dry.push(block);
+      yield block;
+    }
+  };
+  for (const quiet of reduce(noted())) {
+    const was = dry.shift();
+    yield quiet.map((sample, index) => (1 - dryPart) * sample + dryPart * (was?.[index] ?? 0));
+  }
 }
 
 function faded({ samples, rateHz }: Pcm): Pcm {

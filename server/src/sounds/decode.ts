@@ -1,5 +1,5 @@
 import {
-  centred,
+  centre,
   decodeG711,
   lookAtFile,
   lookOutside,
@@ -88,7 +88,8 @@ async function decodeCompressed(
   const ms = lengthMs(pcm);
   if (kind === 'flac' && statedMs !== null && ms < statedMs - slackMs) return wrong({ type: 'cutOff' });
   if (pcm.samples.length === 0) return wrong({ type: 'noSound' });
-  return right({ pcm: centred(pcm), mixing });
+  centre(pcm);
+  return right({ pcm, mixing });
 }
 
 /** How much of it tells how channels stand to each other. */
@@ -96,11 +97,11 @@ const heardFirstMs = 10_000;
 
 async function decodeWhole(file: Uint8Array, kind: CompressedKind): Promise<Result<DecodedSound, SoundFileProblem>> {
   const first: Piece[] = [];
-  const pieces: Float32Array[] = [];
-  let [length, rateHz] = [0, bareRateHz];
+  let whole = new Growing(bareRateHz);
   let mixing: Mixing | null = null;
+  let frames = 0;
   const take = (piece: Piece): void => {
-    if (mixing) pieces.push(mixed(piece, mixing).samples);
+    if (mixing) whole.add(mixed(piece, mixing).samples);
     else first.push(piece);
   };
   const decide = (): Mixing => {
@@ -109,16 +110,39 @@ async function decodeWhole(file: Uint8Array, kind: CompressedKind): Promise<Resu
     return mixing;
   };
   for await (const piece of decodePieces(file, kind)) {
-    if (piece.channels.length > mostChannels) throw new RangeError(`It has ${piece.channels.length} channels`);
-    rateHz = piece.rateHz;
-    length += piece.channels[0]?.length ?? 0;
+    const { channels, rateHz } = piece;
+    if (channels.length > mostChannels) throw new RangeError(`It has ${channels.length} channels`);
+    if (frames === 0) whole = new Growing(rateHz);
+    frames += channels[0]?.length ?? 0;
     const mostMs = longestAtMs(rateHz);
-    if ((length / rateHz) * 1000 > mostMs + slackMs) return wrong({ type: 'tooLong', mostMs });
+    if ((frames / rateHz) * 1000 > mostMs + slackMs) return wrong({ type: 'tooLong', mostMs });
     take(piece);
-    if (!mixing && length / rateHz > heardFirstMs / 1000) decide();
+    if (!mixing && frames / rateHz > heardFirstMs / 1000) decide();
   }
   const how = mixing ?? decide();
-  return right({ pcm: { samples: joinedSamples(pieces), rateHz }, mixing: how });
+  return right({ pcm: whole.sound(), mixing: how });
+}
+
+/**
+ * A sound that grows as it is decoded. Room for the longest there may be is asked for at once, of which the system gives what
+ * is used: nothing is held twice, as it would be when pieces are joined.
+ */
+class Growing {
+  private readonly samples: Float32Array;
+  private length = 0;
+
+  constructor(private readonly rateHz: number) {
+    this.samples = new Float32Array(Math.ceil(((longestAtMs(rateHz) + slackMs) / 1000) * rateHz) + 1);
+  }
+
+  add(piece: Float32Array): void {
+    this.samples.set(piece, this.length);
+    this.length += piece.length;
+  }
+
+  sound(): Pcm {
+    return { samples: this.samples.subarray(0, this.length), rateHz: this.rateHz };
+  }
 }
 
 function joined(pieces: readonly Piece[]): Sound {
@@ -146,5 +170,7 @@ function inLimits(sound: Sound): Result<DecodedSound, SoundFileProblem> {
   const mostMs = longestAtMs(sound.rateHz);
   if (ms > mostMs + slackMs) return wrong({ type: 'tooLong', mostMs });
   const mixing = mixingOf(sound);
-  return right({ pcm: centred(mixed(sound, mixing)), mixing });
+  const pcm = mixed(sound, mixing);
+  centre(pcm);
+  return right({ pcm, mixing });
 }

@@ -1,4 +1,4 @@
-import { resample, type NoiseReducer } from '@locutor/core/audio';
+import type { Blocks, NoiseReducer } from '@locutor/core/audio';
 
 /** What of RNNoise is used here; its package has no types. */
 interface Rnnoise {
@@ -21,10 +21,7 @@ let loading: Promise<Rnnoise> | undefined;
 export async function noiseReducer(): Promise<NoiseReducer> {
   loading ??= load();
   const model = await loading;
-  return (pcm) => {
-    const { samples } = resample(pcm, modelRateHz);
-    return resample({ samples: reduced(model, samples), rateHz: modelRateHz }, pcm.rateHz);
-  };
+  return { rateHz: modelRateHz, reduce: (blocks) => reduced(model, blocks) };
 }
 
 async function load(): Promise<Rnnoise> {
@@ -36,20 +33,42 @@ async function load(): Promise<Rnnoise> {
   return model;
 }
 
-/** The model thinks in 16-bit samples and answers one frame late. */
-function reduced(model: Rnnoise, samples: Float32Array): Float32Array {
+/** The model thinks in 16-bit samples and answers one frame late: the end of each block comes with the next. */
+function* reduced(model: Rnnoise, blocks: Blocks): Generator<Float32Array> {
   const state = model._rnnoise_create();
   const place = model._malloc(4 * frameSamples);
-  const out = new Float32Array(samples.length);
-  for (let at = 0; at < samples.length + frameSamples; at += frameSamples) {
+  const answerTo = (samples: Float32Array): Float32Array => {
     const frame = model.HEAPF32.subarray(place / 4, place / 4 + frameSamples);
     frame.fill(0);
-    frame.set(samples.subarray(at, at + frameSamples).map((sample) => sample * int16));
+    frame.set(samples.map((sample) => sample * int16));
     model._rnnoise_process_frame(state, place, place);
-    const back = at - frameSamples;
-    if (back >= 0) out.set(frame.map((sample) => sample / int16).subarray(0, samples.length - back), back);
+    return frame.map((sample) => sample / int16);
+  };
+  try {
+    let made: Float32Array | null = null;
+    for (const block of blocks) {
+      const next: Float32Array = new Float32Array(block.length);
+      for (let at = 0; at < block.length; at += frameSamples) {
+        const answer = answerTo(block.subarray(at, at + frameSamples));
+        if (at >= frameSamples) next.set(answer, at - frameSamples);
+        else if (made) {
+          setEnd(made, answer);
+          yield made;
+        }
+      }
+      made = next;
+    }
+    if (!made) return;
+    setEnd(made, answerTo(new Float32Array()));
+    yield made;
+  } finally {
+    model._free(place);
+    model._rnnoise_destroy(state);
   }
-  model._free(place);
-  model._rnnoise_destroy(state);
-  return out;
+}
+
+/** The last frame of a block, which may be a short one. */
+function setEnd(block: Float32Array, answer: Float32Array): void {
+  const at = Math.floor(Math.max(0, block.length - 1) / frameSamples) * frameSamples;
+  block.set(answer.subarray(0, block.length - at), at);
 }

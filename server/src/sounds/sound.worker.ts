@@ -2,6 +2,8 @@ import type { MessagePort } from 'node:worker_threads';
 import {
   asOnPhone,
   encodeG711,
+  finish,
+  hear,
   polish,
   readWav,
   resample,
@@ -9,8 +11,10 @@ import {
   writeG711Wav,
   writeMuLawWav,
   writeWav,
+  type Heard,
   type Pcm,
   type Polished,
+  type PolishStage,
   type Recipe,
   type SoundFileProblem,
 } from '@locutor/core/audio';
@@ -38,14 +42,25 @@ export default function work(
   }
 }
 
-async function bring({ file, name, law, recipe, port }: BringTask): Promise<Result<Brought, SoundFileProblem>> {
+async function bring(task: BringTask): Promise<Result<Brought, SoundFileProblem>> {
+  const heard = await heardOf(task);
+  if (!heard.ok) return heard;
+  const { source, isOneOfSeveral, ...rest } = heard.value;
+  // The recording itself, many times as large as what the telephone carries, is let go by now.
+  const polished = finish(rest, task.recipe, teller(task.port));
+  if (polished.pcm.samples.length === 0) return wrong({ type: 'noSound' });
+  return right({ source, isOneOfSeveral, ...readyOf(polished) });
+}
+
+type HeardFile = Heard & Pick<Brought, 'source' | 'isOneOfSeveral'>;
+
+async function heardOf({ file, name, law, recipe, port }: BringTask): Promise<Result<HeardFile, SoundFileProblem>> {
   const decoded = await decodeSound(file, name, law);
   if (!decoded.ok) return decoded;
   const { pcm, mixing } = decoded.value;
   const recording = pcm.rateHz > highestRateHz ? resample(pcm, highestRateHz) : pcm;
-  const polished = await polishNow(recording, recipe, port);
-  if (polished.pcm.samples.length === 0) return wrong({ type: 'noSound' });
-  return right({ source: writeWav(recording), isOneOfSeveral: mixing.type === 'only', ...readyOf(polished) });
+  const heard = hear(recording, recipe.lessNoise ? await noiseReducer() : null, teller(port));
+  return right({ ...heard, source: writeWav(recording), isOneOfSeveral: mixing.type === 'only' });
 }
 
 async function polishAgain({ source, recipe, port }: PolishTask): Promise<Ready> {
@@ -78,7 +93,11 @@ const writers: Readonly<Record<DownloadKind, (pcm: Pcm) => Uint8Array>> = {
 };
 
 async function polishNow(recording: Pcm, recipe: Recipe, port?: MessagePort): Promise<Polished> {
-  return polish(recording, recipe, recipe.lessNoise ? await noiseReducer() : null, (stage) => port?.postMessage(stage));
+  return polish(recording, recipe, recipe.lessNoise ? await noiseReducer() : null, teller(port));
+}
+
+function teller(port?: MessagePort): (stage: PolishStage) => void {
+  return (stage) => port?.postMessage(stage);
 }
 
 function readyOf({ pcm, ...made }: Polished): Ready {
