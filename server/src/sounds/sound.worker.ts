@@ -1,4 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
+import { move, transferableSymbol, valueSymbol } from 'piscina';
 import {
   asOnPhone,
   encodeG711,
@@ -49,7 +50,14 @@ async function bring(task: BringTask): Promise<Result<Brought, SoundFileProblem>
   // The recording itself, many times as large as what the telephone carries, is let go by now.
   const polished = finish(rest, task.recipe, teller(task.port));
   if (polished.pcm.samples.length === 0) return wrong({ type: 'noSound' });
-  return right({ source, isOneOfSeveral, ...readyOf(polished) });
+  const brought = { source, isOneOfSeveral, ...readyOf(polished) };
+  return handedOver(right(brought), [source, brought.phone]);
+}
+
+/** What a worker answers, its sounds handed over and not copied. */
+function handedOver<Answer>(answer: Answer, sounds: readonly Uint8Array[]): Answer {
+  const buffers = sounds.map(({ buffer }) => buffer);
+  return move({ [transferableSymbol]: buffers, [valueSymbol]: answer } as never) as Answer;
 }
 
 type HeardFile = Heard & Pick<Brought, 'source' | 'isOneOfSeveral'>;
