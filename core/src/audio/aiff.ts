@@ -36,7 +36,8 @@ export function readAiffSound(file: Uint8Array): Result<Sound, SoundFileProblem>
   const channels = view.getUint16(common.at);
   const frames = view.getUint32(common.at + 2);
   const bits = view.getUint16(common.at + 6);
-  const rateHz = extended(view, common.at + 8);
+  // Some old files have a rate with a fraction, which nobody hears.
+  const rateHz = Math.round(extended(view, common.at + 8));
   const found = codingOf(textAt(file, 8) === 'AIFC' ? textAt(file, common.at + 18) : 'NONE', bits);
   if (!found) return wrong({ type: 'unknownCoding', format: 'AIFF' });
   if (channels < 1 || channels > 32 || !(rateHz >= 1000 && rateHz <= 768_000)) return wrong({ type: 'broken' });

@@ -59,6 +59,12 @@ describe('resampling', () => {
     expect(levelDb(down)).toBeLessThan(-65);
   });
 
+  it.each([44_101, 47_999, 96_001, 767_999])('from %i Hz, which goes together with nothing, is as clean', (rateHz) => {
+    const down = middle(resample(sine(1000, rateHz, 0.5), 8000));
+    expect(Math.abs(toneDb(down, 1000) - 20 * Math.log10(0.5))).toBeLessThan(0.1);
+    expect(levelDb(middle(resample(sine(5000, rateHz, 0.25), 8000)))).toBeLessThan(-55);
+  });
+
   it('leaves sound of the same rate alone, and goes up as well as down', () => {
     const tone = sine(440, 8000);
     expect(resample(tone, 8000)).toBe(tone);
