@@ -1,5 +1,6 @@
 export { isFormula, readTable, writeCsv, type Table } from './csv';
-export { isVcard, readVcards, writeVcards, type Charsets } from './vcard';
+export { isVcard, readVcards, writeVcards } from './vcard';
+export type { Charsets } from './oldVcard';
 export {
   personColumns,
   readPeopleTable,

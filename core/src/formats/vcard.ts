@@ -1,25 +1,22 @@
 import ICAL from 'ical.js';
 import type { Person } from '../directory';
+import { beginsWith } from './contentLine';
+import { asNewer, latin1, type Charsets } from './oldVcard';
 import type { FoundPerson } from './peopleTable';
-
-/** Text from bytes of a charset by its name (IANA), as a platform knows them; undefined where it does not know one. */
-export type Charsets = (bytes: Uint8Array, charset: string) => string | undefined;
-
-const latin1: Charsets = (bytes) => String.fromCharCode(...bytes);
 
 /**
  * Cards as people send them: versions 2.1, 3.0 (RFC 2426) and 4.0 (RFC 6350), several in one file.
  * `charsets` are those in which quoted-printable text of old cards may be.
  */
 export function readVcards(text: string, charsets: Charsets = latin1): readonly FoundPerson[] {
-  return cardsIn(plain(text, charsets)).map((card, index) => readCard(card, index + 1));
+  return cardsIn(asNewer(text, charsets)).map((card, index) => readCard(card, index + 1));
 }
 
 /** The text of each card; one that another begins in, or that the file ends in, has no end and cannot be read. */
-function cardsIn(text: string): readonly string[] {
+function cardsIn(lines: readonly string[]): readonly string[] {
   const cards: string[][] = [];
   let within: string[] | null = null;
-  for (const line of text.split('\r\n')) {
+  for (const line of lines) {
     const mark = line.trim().toUpperCase();
     if (mark === 'BEGIN:VCARD') cards.push((within = []));
     within?.push(line);
@@ -83,49 +80,7 @@ function cardOf({ name, extension, email, mobile, saidAs }: Person): InstanceTyp
   return card;
 }
 
-/** Cards of version 2.1 made like those of 3.0: bare types named, quoted-printable text decoded. */
-function plain(text: string, charsets: Charsets): string {
-  const joined = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
-  // A line of quoted-printable text goes on after a "=" at its end.
-  const unfolded = joined.replace(/^([^\n:]*ENCODING=QUOTED-PRINTABLE[^\n:]*:(?:[^\n]*=\n)*[^\n]*)/gim, (line) =>
-    line.replace(/=\n/g, ''),
-  );
-  return unfolded
-    .split('\n')
-    .map((line) => plainLine(line, charsets))
-    .join('\r\n');
-}
-
-function plainLine(line: string, charsets: Charsets): string {
-  const [, head = '', value = ''] = /^([^:]*):(.*)$/.exec(line) ?? [];
-  const [name = '', ...parameters] = head.split(';');
-  if (parameters.length === 0 || /^\s/.test(line)) return line;
-  const isQuoted = parameters.some((each) => /^(ENCODING=)?QUOTED-PRINTABLE$/i.test(each));
-  const charset = parameters.find((each) => /^CHARSET=/i.test(each))?.slice(8) ?? 'utf-8';
-  const kept = parameters.map((each) => (each.includes('=') ? each : `TYPE=${each}`));
-  return `${[name, ...kept].join(';')}:${isQuoted ? unquoted(value, charset, charsets) : value}`;
-}
-
-/** Text with line breaks in it, such as an address, stays one line of the card. */
-function unquoted(value: string, charset: string, charsets: Charsets): string {
-  return decoded(value, charset, charsets).replace(/\r\n?|\n/g, '\\n');
-}
-
-function decoded(value: string, charset: string, charsets: Charsets): string {
-  if (!/^utf-?8$/i.test(charset)) {
-    return value.replace(/(?:=[0-9A-F]{2})+/gi, (codes) => {
-      const bytes = Uint8Array.from(codes.slice(1).split('='), (hex) => parseInt(hex, 16));
-      return charsets(bytes, charset) ?? latin1(bytes, charset) ?? codes;
-    });
-  }
-  try {
-    return decodeURIComponent(value.replace(/%/g, '%25').replace(/=([0-9A-F]{2})/gi, '%$1'));
-  } catch {
-    return value;
-  }
-}
-
 /** Whether a text holds contact cards rather than rows. */
 export function isVcard(text: string): boolean {
-  return /^\uFEFF?\s*BEGIN:VCARD/i.test(text);
+  return beginsWith(text, 'VCARD');
 }

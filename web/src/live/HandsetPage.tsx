@@ -155,6 +155,7 @@ function Status({ view, names }: Omit<CallProps, 'handset'>) {
     case 'ringing':
     case 'ringingGroup':
     case 'accepting':
+    case 'handingOver':
       return <Text color="quiet">It rings …</Text>;
     default:
       return null;

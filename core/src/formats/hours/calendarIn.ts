@@ -1,3 +1,4 @@
+import { beginsWith, linesOf } from '../contentLine';
 import ICAL from 'ical.js';
 import {
   dayNumber,
@@ -80,7 +81,7 @@ type Recur = InstanceType<typeof ICAL.Recur>;
  */
 export function readCalendar(text: string, zone: TimeZone, today: DayNumber): Result<ReadCalendar, CalendarProblem> {
   if (text.length > calendarLimits.characters) return wrong({ type: 'tooLarge', characters: text.length });
-  if (!/^\s*(?:\ufeff)?BEGIN:VCALENDAR/i.test(text)) return wrong({ type: 'notACalendar' });
+  if (!beginsWith(text, 'VCALENDAR')) return wrong({ type: 'notACalendar' });
   const events = componentsIn(text, 'VEVENT');
   if (events.length === 0) return wrong({ type: 'noEvents' });
   if (events.length > calendarLimits.events) return wrong({ type: 'tooManyEvents', count: events.length });
@@ -93,7 +94,7 @@ export function readCalendar(text: string, zone: TimeZone, today: DayNumber): Re
 function componentsIn(text: string, kind: 'VEVENT' | 'VTIMEZONE'): readonly string[] {
   const found: string[] = [];
   let within: string[] | null = null;
-  for (const line of text.split(/\r?\n/)) {
+  for (const line of linesOf(text)) {
     const mark = line.trimEnd().toUpperCase();
     if (mark === `BEGIN:${kind}`) within = [];
     within?.push(line);
