@@ -29,11 +29,17 @@ const counts = { drafts: 0, versions: 0, messages: 0, takes: 0, calls: 0, spoken
 
 await prepare();
 for (let round = 1; round <= rounds; round += 1) {
+  const began = performance.now();
   const { url, server } = await start();
+  const started = performance.now();
   await look(url, round);
+  if (process.argv[3])
+    console.log('start', Math.round(started - began), 'look', Math.round(performance.now() - started));
   const over = new AbortController();
+  // What waits for an answer that never comes is over with the server.
+  const end = new Promise((resolve) => over.signal.addEventListener('abort', () => setTimeout(resolve, 1000)));
   const works = [edits, airs, leavesMessages, bringsTakes, callsIn, callsIn].map((work) =>
-    work(url, over.signal).catch(() => undefined),
+    Promise.race([work(url, over.signal).catch(() => undefined), end]),
   );
   await pause(200 + Math.random() * 6000);
   server.kill('SIGKILL');
@@ -41,8 +47,11 @@ for (let round = 1; round <= rounds; round += 1) {
   await new Promise((resolve) =>
     server.exitCode === null && !server.signalCode ? server.on('exit', resolve) : resolve(),
   );
+  const killed = performance.now();
   await Promise.all(works);
-  if (round % 20 === 0) console.log(round, JSON.stringify(counts), problems.length, 'problems');
+  if (process.argv[3]) console.log('works', Math.round(performance.now() - killed));
+  if (round % (process.argv[3] ? 1 : 20) === 0)
+    console.log(round, JSON.stringify(counts), problems.length, 'problems', problems.slice(0, 3));
 }
 const { url, server } = await start();
 await look(url, rounds + 1);
