@@ -1,6 +1,7 @@
 import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
 import { airDraft } from './testing/airDraft';
 import { MessagesService } from './messages/messages.service';
+import { spokenOf } from './reckoning/spoken';
 
 let server: TestServer;
 let ask: TestServer['ask'];
@@ -194,7 +195,7 @@ describe('a colleague who leaves', () => {
   it('takes the messages of a box with it, and brings them back', async () => {
     const { box } = await start();
     const other = (await ask('post', '/api/boxes', { name: 'Yard' })).body;
-    const sound = { samples: new Float32Array(8000).map((_, at) => Math.sin(at / 3) / 4), rateHz: 8000 };
+    const sound = spokenOf({ samples: new Float32Array(8000).map((_, at) => Math.sin(at / 3) / 4), rateHz: 8000 });
     const left = { boxId: box.id, callerNumber: 'anonymous', leftAt: 1, tell: [], words: '' };
     await server.app.get(MessagesService).keep('take:left', left, sound);
     const boxesOf = async () => (await ask('get', '/api/messages')).body.map((each: { boxId: string }) => each.boxId);

@@ -1,12 +1,12 @@
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
-import { lengthMs, writeMuLawWav } from '@locutor/core/audio';
 import { outcomeOf, type TranscriptEntry } from '@locutor/core/call';
 import { AudioStore } from '../audio/audioStore';
 import type { CallEntity } from '../callLog/call.entity';
 import { CallLog } from '../callLog/callLog.service';
 import { log } from '../log/log';
 import { MessagesService } from '../messages/messages.service';
+import { Reckoning } from '../reckoning/reckoning.module';
 import { dataFolder } from '../storage/dataFolder';
 import { lastAlive } from './alive';
 import { readTake, removeTake, takesLeft, type TakeHeader } from './take';
@@ -23,6 +23,7 @@ export class LeftTakes {
     private readonly callLog: CallLog,
     private readonly messages: MessagesService,
     private readonly audio: AudioStore,
+    private readonly reckoning: Reckoning,
   ) {
     this.folder = join(folder, 'takes');
   }
@@ -39,9 +40,9 @@ export class LeftTakes {
   }
 
   private async finishOne(header: TakeHeader): Promise<void> {
-    const sound = readTake(this.folder, header.id);
+    const sound = await this.reckoning.of('spoken', readTake(this.folder, header.id));
     const call = await this.callLog.get(header.callId);
-    if (lengthMs(sound) >= shortestTakeMs) {
+    if (sound.lengthMs >= shortestTakeMs) {
       if (header.of.type === 'message') {
         const { boxId, tell } = header.of;
         const { callerNumber, startedAt } = header;
@@ -49,8 +50,8 @@ export class LeftTakes {
         const kept = await this.messages.keep(header.id, message, sound);
         if (call) this.callLog.put(withMessage(call, kept.id, header));
       } else if (header.of.type === 'call' && call) {
-        const recordingId = await this.audio.keep(writeMuLawWav(sound));
-        this.callLog.put({ ...call, recordingId, recordingMs: lengthMs(sound) });
+        const recordingId = await this.audio.keep(sound.wav);
+        this.callLog.put({ ...call, recordingId, recordingMs: sound.lengthMs });
       }
     }
     removeTake(this.folder, header.id);

@@ -1,6 +1,5 @@
 import { join } from 'node:path';
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
-import { lengthMs, writeMuLawWav, type Pcm } from '@locutor/core/audio';
 import {
   type CallScript,
   type CallState,
@@ -42,6 +41,7 @@ import { log } from '../log/log';
 import { MessagesService } from '../messages/messages.service';
 import { PresencesService } from './presences.service';
 import { conflict, Problem } from '../problems/problem';
+import { Reckoning } from '../reckoning/reckoning.module';
 import { newId } from '../rows/newId';
 import { dataFolder } from '../storage/dataFolder';
 import { noteAlive } from './alive';
@@ -76,7 +76,7 @@ export interface DeskDisplay {
 export interface TakeAsker {
   readonly phaseIs: (phase: CallState['phase']['type']) => void;
   /** Makes it good; null when nothing is heard on it. */
-  readonly finish: (sound: Pcm) => Promise<FinishedTake | null>;
+  readonly finish: (wav: Uint8Array) => Promise<FinishedTake | null>;
   readonly settle: (takeId: TakeId, keep: boolean) => Promise<void>;
   readonly unanswered: (why: 'inUse' | 'noAnswer') => void;
   /** The call is over; what was to be kept is. */
@@ -130,6 +130,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     private readonly audio: AudioStore,
     private readonly presences: PresencesService,
     private readonly clock: Clock,
+    private readonly reckoning: Reckoning,
   ) {
     this.takes = join(folder, 'takes');
     this.keeping = new Keeping(clock);
@@ -581,7 +582,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     },
     keepMessage: (run, take, spoken) =>
       this.keeping.keepSurely(async () => {
-        const sound = take.finish();
+        const sound = await this.reckoning.of('spoken', take.finish());
         const message = { ...spoken, callerNumber: run.row.callerNumber, leftAt: take.header.startedAt };
         run.row.messageId = (await this.messages.keep(take.header.id, message, sound)).id;
         this.callLog.put({ ...run.row });
@@ -589,9 +590,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       }),
     keepRecording: (run, take) =>
       this.keeping.keepSurely(async () => {
-        const sound = take.finish();
-        run.row.recordingId = await this.audio.keep(writeMuLawWav(sound));
-        run.row.recordingMs = lengthMs(sound);
+        const { wav, lengthMs } = await this.reckoning.of('spoken', take.finish());
+        run.row.recordingId = await this.audio.keep(wav);
+        run.row.recordingMs = lengthMs;
         this.callLog.put({ ...run.row });
         enclosed('a recording that is not needed any more', () => take.discard())();
       }),
@@ -611,9 +612,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   /** What was spoken by phone is made good; who spoke it may have hung up meanwhile. */
   private async finishTake(id: CallId, recording: Take, recordingId: number): Promise<void> {
     const asker = this.askers.get(id);
-    const sound = recording.finish();
+    const { wav } = await this.reckoning.of('spoken', recording.finish());
     recording.discard();
-    const take = (await asker?.finish(sound)) ?? null;
+    const take = (await asker?.finish(wav)) ?? null;
     if (take && !this.isOn(id)) return asker?.settle(take.takeId, false);
     this.happenTo(id, { type: 'takeFinished', recordingId, take });
   }

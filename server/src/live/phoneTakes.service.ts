@@ -1,5 +1,4 @@
 import { Injectable } from '@nestjs/common';
-import { writeWav } from '@locutor/core/audio';
 import type { CallState } from '@locutor/core/call';
 import type { PersonId } from '@locutor/core/directory';
 import type { TakeId } from '@locutor/core/line';
@@ -47,9 +46,9 @@ export class PhoneTakesService {
             const stage = stageOf[phase];
             if (stage) tell?.(stage);
           },
-          finish: async (sound) => {
+          finish: async (wav) => {
             try {
-              const take = await this.takes.bring(writeWav(sound), { ...what, source: 'phone' });
+              const take = await this.takes.bring(wav, { ...what, source: 'phone' });
               return { takeId: take.id, audioId: take.audioId, lengthMs: take.lengthMs };
             } catch (error) {
               // Nothing is heard on it.

@@ -1,11 +1,12 @@
 import { appendFileSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { decodeMuLaw, phoneRateHz, type Pcm } from '@locutor/core/audio';
+import { phoneRateHz } from '@locutor/core/audio';
 import type { BoxId, Tell } from '@locutor/core/directory';
 import type { CallId } from '@locutor/core/exchange';
 import type { LineId } from '@locutor/core/line';
 import type { Clock } from '../clock/clock';
 import { log } from '../log/log';
+import type { Tracks } from '../reckoning/spoken';
 
 /** What a recording is for, kept beside it so that it can be finished after the server was killed. */
 export interface TakeHeader {
@@ -37,6 +38,8 @@ export class Take {
   /** What could not be written, after what was. */
   private readonly held: Record<Side, Uint8Array[]> = { caller: [], staff: [] };
   private isHeld = false;
+  /** How long it was in the end; null until it is finished. */
+  private endSamples: number | null = null;
   private readonly beganMs: number;
 
   constructor(
@@ -78,9 +81,10 @@ export class Take {
     inMemory?.();
   }
 
-  /** What was recorded, as long as it took. */
-  finish(): Pcm {
-    return readTake(this.folder, this.header.id, this.samplesSoFar(), this.held);
+  /** What was recorded, as long as it took until this was first asked. */
+  finish(): Tracks {
+    this.endSamples ??= this.samplesSoFar();
+    return readTake(this.folder, this.header.id, this.endSamples, this.held);
   }
 
   discard(): void {
@@ -108,22 +112,18 @@ export function takesLeft(folder: string): readonly TakeHeader[] {
     });
 }
 
-/** Both sides together; at least so many samples. */
+/** The sides of a recording; at least so many samples. */
 export function readTake(
   folder: string,
   id: string,
-  least = 0,
+  leastSamples = 0,
   held: Readonly<Record<Side, readonly Uint8Array[]>> = { caller: [], staff: [] },
-): Pcm {
-  const tracks = sides.map((side) => {
+): Tracks {
+  const sideOf = (side: Side): Uint8Array => {
     const path = pathOf(folder, id, side);
-    return decodeMuLaw(Buffer.concat([existsSync(path) ? readFileSync(path) : Buffer.alloc(0), ...held[side]]));
-  });
-  const samples = new Float32Array(Math.max(least, ...tracks.map((track) => track.length)));
-  for (const track of tracks) {
-    track.forEach((sample, at) => (samples[at] = Math.max(-1, Math.min(1, (samples[at] ?? 0) + sample))));
-  }
-  return { samples, rateHz: phoneRateHz };
+    return Buffer.concat([existsSync(path) ? readFileSync(path) : Buffer.alloc(0), ...held[side]]);
+  };
+  return { sides: sides.map(sideOf), leastSamples };
 }
 
 export function removeTake(folder: string, id: string): void {

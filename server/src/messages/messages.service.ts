@@ -1,15 +1,5 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import {
-  lengthMs,
-  measure,
-  phoneRateHz,
-  readWav,
-  resample,
-  soundFaults,
-  writeMuLawWav,
-  type Pcm,
-} from '@locutor/core/audio';
 import type { BoxId, PersonId, Tell } from '@locutor/core/directory';
 import { tellSchema } from '@locutor/core/line';
 import { idKind } from '@locutor/core/id';
@@ -20,6 +10,8 @@ import { BoxesService } from '../boxes/boxes.service';
 import { OutboxItemEntity } from '../outbox/outboxItem.entity';
 import { OutboxService } from '../outbox/outbox.service';
 import { invalid, notFound } from '../problems/problem';
+import { Reckoning } from '../reckoning/reckoning.module';
+import type { Spoken } from '../reckoning/spoken';
 import { newId } from '../rows/newId';
 import type { LeaveMessageDto } from './message.dto';
 import { MessageEntity, type MessageId } from './message.entity';
@@ -41,6 +33,11 @@ export interface LeftMessage {
 /** The longest a box takes, and a little for the audio's edges. */
 const longestMs = 605_000;
 
+const refusals = {
+  notWav: 'The message’s audio is not a WAV file that can be read.',
+  tooLong: 'The message is longer than 10 minutes.',
+} as const;
+
 @Injectable()
 export class MessagesService {
   constructor(
@@ -49,6 +46,7 @@ export class MessagesService {
     private readonly audio: AudioStore,
     private readonly outbox: OutboxService,
     private readonly clock: Clock,
+    private readonly reckoning: Reckoning,
   ) {}
 
   /** Newest first; those that were deleted where they are asked for. */
@@ -90,21 +88,18 @@ export class MessagesService {
 
   async leave(boxId: BoxId, { callerNumber, trial, tell }: LeaveMessageDto, file: Uint8Array): Promise<MessageEntity> {
     const box = await this.boxes.get(boxId);
-    const sound = readWav(file);
-    if (!sound.ok) throw invalid([{ at: 'audio', says: 'The message’s audio is not a WAV file that can be read.' }]);
-    if (lengthMs(sound.value) > longestMs)
-      throw invalid([{ at: 'audio', says: 'The message is longer than 10 minutes.' }]);
-    const onPhone = resample(sound.value, phoneRateHz);
+    const sound = await this.reckoning.of('leftAs', { file, mostMs: longestMs });
+    if (typeof sound === 'string') throw invalid([{ at: 'audio', says: refusals[sound] }]);
     return this.add({
       id: newId(messageId),
       boxId,
       callerNumber,
       trial: trial === 'true',
       leftAt: this.clock.now(),
-      lengthMs: lengthMs(onPhone),
-      audioId: await this.audio.keep(writeMuLawWav(onPhone)),
+      lengthMs: sound.lengthMs,
+      audioId: await this.audio.keep(sound.wav),
       tell: tell === undefined ? box.tell : readTell(tell),
-      silent: isSilent(onPhone),
+      silent: sound.isSilent,
       words: '',
     });
   }
@@ -113,13 +108,13 @@ export class MessagesService {
    * Keeps a message that was spoken on the live line. What it was recorded as names it: it is kept once, though the server was
    * killed just after, or it is tried again.
    */
-  async keep(takeId: string, left: LeftMessage, sound: Pcm): Promise<MessageEntity> {
+  async keep(takeId: string, left: LeftMessage, sound: Spoken): Promise<MessageEntity> {
     const id = messageId.create(takeId.replace(/^take:/, ''));
     const known = await this.messages.findOneBy({ id });
     if (known) return known;
-    const audioId = await this.audio.keep(writeMuLawWav(sound));
-    const silent = left.words === '' && isSilent(sound);
-    const kept = { id, audioId, lengthMs: lengthMs(sound), silent, trial: false };
+    const audioId = await this.audio.keep(sound.wav);
+    const silent = left.words === '' && sound.isSilent;
+    const kept = { id, audioId, lengthMs: sound.lengthMs, silent, trial: false };
     return this.add({ ...kept, ...left, tell: [...left.tell] });
   }
 
@@ -158,9 +153,4 @@ function readTell(json: string): Tell[] {
   const read = tellSchema.safeParse(JSON.parse(json));
   if (!read.success) throw invalid([{ at: 'tell', says: 'Who is told of the message cannot be read.' }]);
   return read.data as Tell[];
-}
-
-/** Whether nobody spoke: nothing is to be heard on it. */
-function isSilent(sound: Pcm): boolean {
-  return soundFaults(measure(sound)).includes('silent');
 }

@@ -5,6 +5,7 @@ import { quietestHours } from '@locutor/core/traffic';
 import type { Names } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
+import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
 import { tryOut } from './tryOut';
 
@@ -25,6 +26,10 @@ export default function work(task: Task): unknown {
       const { hours, zone, nowMs } = task.from;
       return quietestHours(startedAt(task.from), hours, zone, nowMs);
     }
+    case 'spoken':
+      return spokenOf(mixTracks(task.from));
+    case 'leftAs':
+      return leftAs(task.from.file, task.from.mostMs);
     case 'callsCsv':
       return callsCsv(task.from);
     default:

@@ -1,4 +1,4 @@
-import { Global, Injectable, Module, type OnModuleDestroy } from '@nestjs/common';
+import { Global, Injectable, Module, type OnApplicationShutdown } from '@nestjs/common';
 import { Workers } from '../workers';
 import type { ReckoningName, Reckonings, Task } from './task';
 
@@ -11,7 +11,7 @@ const mostHeapMb = 1024;
  * 20 ms (`npm run bench` measures it).
  */
 @Injectable()
-export class Reckoning implements OnModuleDestroy {
+export class Reckoning implements OnApplicationShutdown {
   private readonly workers = new Workers<Task, unknown>(require.resolve('@locutor/server/reckoning/reckon.worker'), {
     maxThreads: 2,
     longestMs,
@@ -22,7 +22,8 @@ export class Reckoning implements OnModuleDestroy {
     return (await this.workers.run({ name, from } as Task)) as Reckonings[Name]['to'];
   }
 
-  async onModuleDestroy(): Promise<void> {
+  /** Last of all: what was spoken on calls that were cut is still to be kept. */
+  async onApplicationShutdown(): Promise<void> {
     await this.workers.end();
   }
 }

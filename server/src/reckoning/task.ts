@@ -6,6 +6,7 @@ import type { Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
 import type { QuietHours } from '@locutor/core/traffic';
+import type { Spoken, Tracks } from './spoken';
 import type { TrialDto } from '../trials/trial.dto';
 
 /** A finding in words. */
@@ -58,6 +59,11 @@ export interface Reckonings {
       readonly nowMs: number;
     };
     readonly to: QuietHours;
+  };
+  readonly spoken: { readonly from: Tracks; readonly to: Spoken };
+  readonly leftAs: {
+    readonly from: { readonly file: Uint8Array; readonly mostMs: number };
+    readonly to: Spoken | 'notWav' | 'tooLong';
   };
   /** Calls as a spreadsheet (CSV, RFC 4180): which, as a query for columns of `CallToWrite`, and what ids are called. */
   readonly callsCsv: {

@@ -7,6 +7,7 @@ import type { BoxId } from '@locutor/core/directory';
 import type { AudioId } from '../audio/audioId';
 import { AudioStore } from '../audio/audioStore';
 import { MessagesService } from '../messages/messages.service';
+import { spokenOf } from '../reckoning/spoken';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import { SweepService } from './sweep.service';
@@ -188,7 +189,7 @@ describe('a message and what tells of it', () => {
       ...{ boxId: boxId as BoxId, callerNumber: '+12075550188', leftAt: 1000, words: 'My boat is adrift.' },
       tell: [{ personId: person.id, by: 'email' as const }],
     };
-    const spoken = { samples: new Float32Array(8000), rateHz: 8000 };
+    const spoken = spokenOf({ samples: new Float32Array(8000), rateHz: 8000 });
     const kept = [await messages.keep('take:one', left, spoken), await messages.keep('take:one', left, spoken)];
     expect(kept[1]?.id).toBe(kept[0]?.id);
     await messages.keep('take:two', left, spoken);
