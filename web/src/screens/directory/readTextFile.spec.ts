@@ -21,7 +21,7 @@ describe('a file of people', () => {
       ok: false,
       says: 'staff.xlsx is no text. Save it as CSV or vCard first.',
     });
-    const large = { ...fileOf('x'), name: 'large.csv', size: 6_000_000 } as File;
-    expect(await readTextFile(large)).toEqual({ ok: false, says: 'large.csv is too large: at most 5 MB.' });
+    const large = { ...fileOf('x'), name: 'large.csv', size: 21_000_000 } as File;
+    expect(await readTextFile(large)).toEqual({ ok: false, says: 'large.csv is too large: at most 20 MB.' });
   });
 });
