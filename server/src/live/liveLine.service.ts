@@ -103,6 +103,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   private readonly desks = new Map<PersonId, Set<DeskDisplay>>();
   private readonly watchers = new Set<() => void>();
   private isTelling = false;
+  private isStopping = false;
   private stopReading: Stop | null = null;
   private stopTicking: Stop | undefined;
   private readonly takes: string;
@@ -154,6 +155,7 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
   }
 
   async beforeApplicationShutdown(): Promise<void> {
+    this.isStopping = true;
     for (const run of [...this.runs.values()]) {
       run.carryOut({ type: 'note', entry: { type: 'ended', atMs: this.now(), reason: 'cut' } }, this.now());
       run.carryOut({ type: 'hangUp' }, this.now());
@@ -229,7 +231,9 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
           this.changed();
           this.ahead.soon();
         },
-        (err: unknown) => log.error({ err }, 'The directory could not be read'),
+        (err: unknown) => {
+          if (!this.isStopping) log.error({ err }, 'The directory could not be read');
+        },
       );
     });
   }
