@@ -181,7 +181,10 @@ export const ownVoicemailSeconds = 25;
 export const ringDefaults = { seconds: defaultRingSeconds, before: '', hear: { type: 'ringback' } } as const;
 export const messageDefaults = { beep: null, tell: null } as const;
 
-/** Whether a step ends the path by itself, whoever answers; a path of its own name is asked with `pathEnds`. */
+/**
+ * Whether a step ends the path by itself, whoever answers: a hand-over does not, since it may not be taken there. A path of
+ * its own name is asked with `pathEnds`.
+ */
 export function alwaysEnds(step: Step): boolean {
   switch (step.type) {
     case 'takeMessage':
@@ -202,7 +205,6 @@ export function alwaysEnds(step: Step): boolean {
     case 'askExtension':
     case 'followPath':
     case 'record':
-    // The call may not be taken there: busy, no such number.
     case 'handOver':
       return false;
   }
