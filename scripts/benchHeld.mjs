@@ -81,7 +81,7 @@ export async function benchHeld(core, row) {
     ['its script', () => ask(`/api/lines/${line.id}/script`)],
     ['what everything is used by', () => ask('/api/uses')],
     ['putting it on air', () => putOnAir(ask, json, line.id, brokenKeysOf)],
-    ['a recording of 3 minutes brought in', () => bringSound(url)],
+    ['a recording of a minute brought in', () => bringSound(url)],
     [
       '300 calls that begin in one second',
       async () => {
@@ -112,7 +112,7 @@ async function bringSound(url) {
   const { writeWav } = require('@locutor/core/audio');
   const rateHz = 48_000;
   const samples = Float32Array.from(
-    { length: 180 * rateHz },
+    { length: 60 * rateHz },
     (_, at) => 0.2 * Math.sin(at / 20) * Math.sin(at / 40_000),
   );
   const body = new FormData();
