@@ -16,10 +16,17 @@ export interface Reached {
   readonly groupId: GroupId | null;
 }
 
+interface Dialled {
+  readonly lines: Awaited<ReturnType<LinesService['list']>>;
+  readonly groups: Awaited<ReturnType<GroupsService['list']>>;
+}
+
 /** What is on air, as calls find it; read again whenever something was changed. */
 @Injectable()
 export class LiveScripts {
   private readonly scripts = new Map<LineId, Promise<CallScript>>();
+  /** Whom numbers lead to; null until somebody calls after a change. */
+  private dialled: Promise<Dialled> | null = null;
 
   constructor(
     private readonly from: ScriptsService,
@@ -29,6 +36,7 @@ export class LiveScripts {
 
   forget(): void {
     this.scripts.clear();
+    this.dialled = null;
   }
 
   /** @throws Problem 409 when nothing is on air on the line yet. */
@@ -51,14 +59,24 @@ export class LiveScripts {
 
   /** The country in which numbers are dialled that do not say their own. */
   async country(): Promise<Country | undefined> {
-    const [first] = await this.lines.list();
+    const [first] = (await this.numbers()).lines;
     return first && countryOf(first);
+  }
+
+  /** Read once for all who call until something changes. */
+  private numbers(): Promise<Dialled> {
+    const known = this.dialled;
+    if (known) return known;
+    const read = Promise.all([this.lines.list(), this.groups.list()]).then(([lines, groups]) => ({ lines, groups }));
+    this.dialled = read;
+    read.catch(() => (this.dialled = null));
+    return read;
   }
 
   /** What a number leads to; undefined when it is not one of the business's. */
   async reached(number: E164): Promise<Reached | undefined> {
-    const lines = await this.lines.list();
-    const group = (await this.groups.list()).find(({ directNumber }) => directNumber === number);
+    const { lines, groups } = await this.numbers();
+    const group = groups.find(({ directNumber }) => directNumber === number);
     const line = lines.find((each) => each.number === number) ?? (group && lines.find((each) => each.onAirVersionId));
     return (
       line && {
