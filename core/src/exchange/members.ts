@@ -38,7 +38,8 @@ export function freeMembers(run: Run, membership: Membership): readonly PersonId
     const phone = phoneOf(run, personId, membership);
     return phone !== undefined && !isOutside(phone.rung);
   };
-  return isLineFree(run) ? free : free.filter(isReached);
+  let isFreeLine: boolean | null = null;
+  return free.filter((personId) => isReached(personId) || (isFreeLine ??= isLineFree(run)));
 }
 
 /** Whether groups and queues may ring somebody: not busy, not rung, and rested. */

@@ -1,6 +1,6 @@
 import { ringDefaults, type Path } from '@locutor/core/line';
 import type { PersonId } from '@locutor/core/directory';
-import type { WantedLeg } from '@locutor/core/exchange';
+import type { LegActs, WantedLeg } from '@locutor/core/exchange';
 import { airDraft } from '../testing/airDraft';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import type { CallerDoors, CallerEnd, IncomingCall, Leg, LegDoors, Line, LineDoors } from './line';
@@ -34,6 +34,8 @@ interface Opened {
 /** A line that is not the stand-in: specs answer its phones by hand, as a network would. */
 class AnotherLine implements Line {
   readonly did: string[] = [];
+  /** What it finds out as soon as it is to ring a phone; null while it rings. */
+  atOnce: LegActs | null = null;
   readonly open_ = new Map<number, Opened>();
   private doors: LineDoors | null = null;
 
@@ -52,6 +54,7 @@ class AnotherLine implements Line {
   openAs(what: string, wanted: WantedLeg, doors: LegDoors): Leg {
     this.did.push(what);
     this.open_.set(wanted.id, { wanted, doors });
+    if (this.atOnce) doors.happens(this.atOnce);
     return {
       play: () => this.did.push(`plays to ${nameOf(wanted)}`),
       stop: () => undefined,
@@ -115,6 +118,25 @@ describe('a line beside the stand-in', () => {
   it('is told to refuse what is no number of the business', async () => {
     expect((await calls('+12075550111')).asked).toEqual(['refuse noSuchNumber']);
     expect(line.did).toEqual([]);
+  });
+
+  it('goes on at once when it cannot reach a phone', async () => {
+    const to = { type: 'number', number } as const;
+    const rings = { ...ringDefaults, type: 'ringOutside', to, accept: false, seconds: 60 } as const;
+    await putOnAir([rings, await message()]);
+    line.atOnce = { type: 'unreached', why: 'failed' };
+    const caller = await calls();
+    await until(() => caller.asked.at(-1) === 'play');
+    expect(line.open_.size).toBe(0);
+  });
+
+  it('is told nothing of a caller who hangs up before the call is answered', async () => {
+    await putOnAir([await message()]);
+    const caller = line.brings({ calledNumber: boatyardFacts.number, callerNumber: '' });
+    caller.doors?.hungUp();
+    await server.clock.pass(1000);
+    expect(caller.asked).toEqual(['hang up callerHungUp']);
+    expect((await server.ask('get', '/api/live/board')).body.callsInAll).toBe(0);
   });
 
   it('rings a phone on a desk, carries both voices, and hangs up when the caller does', async () => {

@@ -55,12 +55,18 @@ export class Legs {
   }
 
   private open(wanted: WantedLeg): void {
-    // A line may tell something as soon as it is asked: what is wanted by then is looked up when it does.
     const now = (): WantedLeg => this.opened.get(wanted.id)?.wanted ?? wanted;
-    const leg = this.opener.open(wanted, {
-      happens: (act) => this.opened.has(wanted.id) && this.opener.happens(now(), act),
+    let isOpening = true;
+    const doors: LegDoors = {
+      // A line may know at once that it does not get through: that is told once this step is over, when the phone is open.
+      happens: (act) => {
+        if (this.opened.has(wanted.id)) this.opener.happens(now(), act);
+        else if (isOpening) queueMicrotask(enclosed('a phone that answers at once', () => doors.happens(act)));
+      },
       voice: (frame) => this.opened.has(wanted.id) && this.opener.voice(now(), frame),
-    });
+    };
+    const leg = this.opener.open(wanted, doors);
+    isOpening = false;
     this.opened.set(wanted.id, { wanted, leg });
   }
 }

@@ -253,7 +253,8 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
       voice: (frame) => run && this.voiceOfCaller(run.id, frame),
       hungUp: () => {
         isGone = true;
-        happen({ type: 'callerHungUp' });
+        if (run) happen({ type: 'callerHungUp' });
+        else end.hangUp('callerHungUp');
       },
     };
   }
@@ -266,6 +267,8 @@ export class LiveLine implements OnApplicationBootstrap, BeforeApplicationShutdo
     const country = await this.scripts.country();
     const read = readPhoneNumber(calledNumber, country);
     const reached = read.ok ? await this.scripts.reached(read.value) : undefined;
+    // Whoever has hung up meanwhile is told nothing more.
+    if (isGone()) return undefined;
     if (!reached) {
       end.refuse('noSuchNumber', 'That is not a number of this business.');
       return undefined;
