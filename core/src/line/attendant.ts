@@ -102,6 +102,11 @@ export function pathEnds(
   });
 }
 
+/** Whether a step may follow at the end of a path: after a hand-over it is what comes when the call is not taken there. */
+export function canGoOn(attendant: Pick<Attendant, 'paths' | 'fallbacks'>, path: Path): boolean {
+  return !pathEnds(attendant, path.at(-1)?.type === 'handOver' ? path.slice(0, -1) : path);
+}
+
 function fallbackOf(
   { fallbacks }: Pick<Attendant, 'fallbacks'>,
   id: GroupId | QueueId,

@@ -83,6 +83,7 @@ export {
 export {
   findNamedPath,
   findSheet,
+  canGoOn,
   pathEnds,
   schemaVersion,
   type AnsweringRule,

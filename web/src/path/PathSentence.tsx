@@ -1,6 +1,6 @@
 import { useDroppable } from '@dnd-kit/core';
 import { Box, Button } from '@chakra-ui/react';
-import { alwaysEnds, mostSteps, pathEnds, slotKey, type Path, type Slot, type Step } from '@locutor/core/line';
+import { alwaysEnds, canGoOn, mostSteps, slotKey, type Path, type Slot, type Step } from '@locutor/core/line';
 import { ClipboardPaste, Plus } from 'lucide-react';
 import { memo } from 'react';
 import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
@@ -25,7 +25,8 @@ export const PathSentence = memo(function PathSentence({ slot, path, of }: Props
   const newStep = useNewStep(slot);
   const clip = useClipboard();
   const set = (next: Path): void => edit({ type: 'setPath', slot, path: next });
-  const isOpen = !pathEnds({ paths, fallbacks }, path) && path.length < mostSteps;
+  const isOpen = canGoOn({ paths, fallbacks }, path) && path.length < mostSteps;
+  const isHandedOver = path.at(-1)?.type === 'handOver';
   const { setNodeRef, isOver } = useDroppable({
     id: `${slotKey(slot)}#end`,
     data: { type: 'step', slot, index: path.length },
@@ -35,13 +36,13 @@ export const PathSentence = memo(function PathSentence({ slot, path, of }: Props
   };
   return (
     <Box role="group" aria-label={`What ${of} does`} lineHeight="1.9">
-      {path.map((_, index) => (
+      {path.map((step, index) => (
         <StepPhrase
           key={index}
           slot={slot}
           path={path}
           index={index}
-          tail={index < path.length - 1 ? ',' : isOpen ? '' : '.'}
+          tail={index < path.length - 1 ? goesOn(step) : isOpen && !isHandedOver ? '' : '.'}
           of={`${of}, step ${index + 1}`}
           onChange={(changed) => set(withStep(path, index, changed))}
           onPath={set}
@@ -57,7 +58,8 @@ export const PathSentence = memo(function PathSentence({ slot, path, of }: Props
             aria-label={`Add a step to ${of}`}
             onClick={() => set([...path, newStep(nextType(path))])}
           >
-            <Plus size={13} aria-hidden /> {path.length === 0 ? 'Choose what happens' : 'then'}
+            <Plus size={13} aria-hidden />{' '}
+            {path.length === 0 ? 'Choose what happens' : isHandedOver ? 'if it is not taken there' : 'then'}
           </Button>
         )}
         {isOpen && clip?.type === 'steps' && (
@@ -77,6 +79,11 @@ export const PathSentence = memo(function PathSentence({ slot, path, of }: Props
     </Box>
   );
 }, isSamePath);
+
+/** What stands between a step and the next: after a hand-over that comes only when it fails. */
+function goesOn({ type }: Step): string {
+  return type === 'handOver' ? '; if it is not taken there,' : ',';
+}
 
 /** Slots are made anew at every render of a sheet; what they name counts. */
 function isSamePath(before: Props, after: Props): boolean {
