@@ -1,4 +1,4 @@
-import type { CallEvent, CallScript, DirectTo, PhoneTake, TransferTo } from '../call';
+import type { CallEvent, CallScript, DirectTo, PhoneTake, TransferTo, Unreached } from '../call';
 import type { PersonId } from '../directory';
 import type { Answer } from '../hours';
 import type { Key } from '../line';
@@ -30,7 +30,8 @@ export type OfCall = { readonly type: 'ofCall'; readonly callId: CallId; readonl
 /** A timer of the exchange ran out. */
 export type TimerOver = Timed & { readonly type: 'timerOver'; readonly timerId: number };
 export type StaffAnswers = ByStaff & { readonly type: 'staffAnswers' };
-export type StaffDeclines = ByStaff & { readonly type: 'staffDeclines' };
+/** They decline, or the line does not reach the phone that is to ring. */
+export type StaffDeclines = ByStaff & { readonly type: 'staffDeclines'; readonly why?: Unreached };
 /** A key on the phone that was answered and asks to be accepted, or during a call of their own. */
 export type StaffPresses = ByStaff & { readonly type: 'staffPresses'; readonly key: Key };
 /** They put the phone down, whatever they were doing with it. */

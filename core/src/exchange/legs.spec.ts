@@ -67,6 +67,17 @@ describe('the phones that are wanted', () => {
     expect(office.phase(call)).toBe('boxGreeting');
   });
 
+  it('of colleagues say too why they are not reached', () => {
+    const office = new Office(answering([ringFor(juno.id, 40), ...message]));
+    const call = office.call('one');
+    act(office, 0, { type: 'unreached', why: 'busy' });
+    expect(does(office)).toEqual(['juno +12075550161 rings']);
+    act(office, 0, { type: 'unreached', why: 'noSuchNumber' });
+    expect(office.transcript(call)).toContainEqual(
+      expect.objectContaining({ type: 'notAnswered', why: 'noSuchNumber' }),
+    );
+  });
+
   it('take a call that is handed over, and leave the line with it', () => {
     const office = new Office(answering([{ type: 'handOver', to, before: '' }, ...message]));
     const failed = office.call('one');

@@ -51,7 +51,7 @@ function ofStaff(personId: PersonId, act: LegActs, atMs: number): ExchangeEvent 
     case 'answered':
       return { type: 'staffAnswers', atMs, personId };
     case 'unreached':
-      return { type: 'staffDeclines', atMs, personId };
+      return { type: 'staffDeclines', atMs, personId, why: act.why };
     case 'pressed':
       return { type: 'staffPresses', atMs, personId, key: act.key };
     case 'hungUp':

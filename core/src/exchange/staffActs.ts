@@ -1,4 +1,4 @@
-import { acceptItems, callLimits, type TransferTo } from '../call';
+import { acceptItems, callLimits, type TransferTo, type Unreached } from '../call';
 import { memberPhone, type Membership, type PersonId } from '../directory';
 import type { Key } from '../line';
 import { endTalk } from './callEffects';
@@ -70,7 +70,7 @@ export function pressKey(run: Run, personId: PersonId, key: Key): void {
 }
 
 /** They decline, do not press 1, or let the offer of a queue pass. */
-export function declineCall(run: Run, personId: PersonId): void {
+export function declineCall(run: Run, personId: PersonId, why: Unreached = 'busy'): void {
   const { doing } = staffOf(run, personId);
   if (doing.type !== 'rung') return;
   switch (doing.by.type) {
@@ -84,7 +84,7 @@ export function declineCall(run: Run, personId: PersonId): void {
     case 'call': {
       const { callId, ringId } = doing.by;
       if (doing.isAccepting) return tell(run, callId, { type: 'staffHungUp', atMs: run.atMs });
-      return tell(run, callId, { type: 'staffBusy', atMs: run.atMs, ringId });
+      return tell(run, callId, { type: 'staffBusy', atMs: run.atMs, ringId, why });
     }
   }
 }

@@ -48,7 +48,7 @@ function handle(run: Run, event: ExchangeEvent): void {
     case 'staffAnswers':
       return answerPhone(run, event.personId);
     case 'staffDeclines':
-      return declineCall(run, event.personId);
+      return declineCall(run, event.personId, event.why);
     case 'staffPresses':
       return pressKey(run, event.personId, event.key);
     case 'staffHangsUp':
