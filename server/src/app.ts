@@ -42,6 +42,8 @@ export async function startServer(config: Config): Promise<RunningServer> {
 /** Gives a bare application its headers, limits, description, sockets and screens. Gives back how to stop it. */
 export function dress(app: NestExpressApplication, config: Config): RunningServer['stop'] {
   const stop = stopperOf(app);
+  // What is kept by no cache needs no name by which it would be asked for again: making one is work on each answer.
+  app.disable('etag');
   app.use(safeHeaders(), door, compression(), noStore);
   app.useBodyParser('json', { limit: '4mb' });
   app.use(plainBodies);

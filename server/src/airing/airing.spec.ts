@@ -29,7 +29,7 @@ async function retyped(words: string): Promise<number> {
 
 /** Lets a second pass at a time until it has come to something. */
 async function until<Found>(look: () => Promise<Found | undefined>): Promise<Found> {
-  for (let second = 0; second < 30; second += 1) {
+  for (let second = 0; second < 300; second += 1) {
     const found = await look();
     if (found !== undefined) return found;
     await server.clock.pass(1000);

@@ -1,7 +1,7 @@
 import { Controller, Get, Param, Res } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
-import { notFound, notOnDisk } from '../problems/problem';
+import { notFound } from '../problems/problem';
 import { isAudioId } from './audioId';
 import { AudioStore } from './audioStore';
 
@@ -15,8 +15,8 @@ export class AudioController {
   @ApiProduces('audio/wav')
   async send(@Param('id') id: string, @Res() response: Response): Promise<void> {
     if (!isAudioId(id)) throw notFound('That sound');
-    if (!(await this.store.has(id))) throw notOnDisk('The sound', this.store.pathOf(id));
+    const path = await this.store.pathOfKept(id);
     response.set('Cache-Control', 'private, max-age=31536000, immutable').type('audio/wav');
-    response.sendFile(this.store.pathOf(id), { dotfiles: 'allow' });
+    response.sendFile(path, { dotfiles: 'allow' });
   }
 }

@@ -1,10 +1,9 @@
-import { createHash } from 'node:crypto';
-import { rmSync, statSync, utimesSync } from 'node:fs';
 import { readdir, readFile, rm, stat } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { Injectable } from '@nestjs/common';
 import { notOnDisk } from '../problems/problem';
-import { partEnding, writeWhole } from '../storage/writeWhole';
+import { partEnding } from '../storage/writeWhole';
+import { audioPath, keepAudio, removeAudioOlder } from './audioFiles';
 import { isAudioId, type AudioId } from './audioId';
 
 export interface StoredFile {
@@ -16,14 +15,17 @@ export interface StoredFile {
 /** Audio as files beside the database, each named by its content, so that the same sound is kept once. */
 @Injectable()
 export class AudioStore {
-  constructor(private readonly folder: string) {}
+  /** @param folder where they are kept, a folder within for each first byte of an id */
+  constructor(readonly folder: string) {}
 
   /** Keeps a file; when the promise is kept it is on disk, whole. */
-  async keep(file: Uint8Array): Promise<AudioId> {
-    const id = createHash('sha256').update(file).digest('hex') as AudioId;
-    const path = this.pathOf(id);
-    if (!isKeptAgain(path)) await writeWhole(path, file);
-    return id;
+  keep(file: Uint8Array): Promise<AudioId> {
+    return keepAudio(this.folder, file);
+  }
+
+  /** Where files are put that are being brought in; what a killed server leaves there goes at the next start. */
+  get incoming(): string {
+    return join(this.folder, 'incoming');
   }
 
   has(id: AudioId): Promise<boolean> {
@@ -40,8 +42,14 @@ export class AudioStore {
     });
   }
 
+  /** Where a sound is that is to be read elsewhere. @throws Problem 404 with its path where the file is gone. */
+  async pathOfKept(id: AudioId): Promise<string> {
+    if (!(await this.has(id))) throw notOnDisk('The sound', this.pathOf(id));
+    return this.pathOf(id);
+  }
+
   pathOf(id: AudioId): string {
-    return join(this.folder, id.slice(0, 2), `${id}.wav`);
+    return audioPath(this.folder, id);
   }
 
   /** Every file there is, folder by folder. */
@@ -54,26 +62,16 @@ export class AudioStore {
     }
   }
 
-  /** Removes a file, unless it was kept since a moment. Nothing comes between looking and removing, nor in `keep`. */
+  /** Removes a file, unless it was kept since a moment. */
   removeOlder(path: string, before: number): void {
-    const found = statSync(path, { throwIfNoEntry: false });
-    if (found && found.mtimeMs < before) rmSync(path, { force: true });
+    removeAudioOlder(path, before);
   }
 
-  /** Removes what a killed server was writing; only before anything is written. */
+  /** Removes what a killed server was writing or taking in; only before anything is written. */
   async removeParts(): Promise<void> {
-    for await (const { path } of this.files()) if (path.endsWith(partEnding)) await rm(path, { force: true });
-  }
-}
-
-/** A sound that is kept again is young, so that it is not swept before the row that names it is written. */
-function isKeptAgain(path: string): boolean {
-  try {
-    const now = new Date();
-    utimesSync(path, now, now);
-    return true;
-  } catch {
-    return false;
+    for await (const { path } of this.files()) {
+      if (path.endsWith(partEnding) || dirname(path) === this.incoming) await rm(path, { force: true });
+    }
   }
 }
 

@@ -4,7 +4,6 @@ import { keys, longestLabel, longestWords, type Key, type TakeId } from '@locuto
 import { compareHeard, grammarOf, heardOptions, type HeardOption, type Listened } from '@locutor/core/speech';
 
 import { ArrayMaxSize, IsArray, IsString, MaxLength } from 'class-validator';
-import { AudioStore } from '../audio/audioStore';
 import { ChoiceField, PartsField, TextField } from '../problems/fields';
 import { conflict } from '../problems/problem';
 import { SoundsService } from '../sounds/sounds.service';
@@ -52,7 +51,6 @@ export class ListeningService {
     private readonly recogniser: Recogniser,
     private readonly takes: TakesService,
     private readonly sounds: SoundsService,
-    private readonly audio: AudioStore,
   ) {}
 
   get isThere(): boolean {
@@ -66,7 +64,7 @@ export class ListeningService {
   async listen(id: TakeId, expected: Listened): Promise<Heard> {
     if (!this.isThere) throw conflict('No speech recogniser is installed, so that nothing can be listened to.');
     const { recordingId } = await this.takes.get(id);
-    const wavs = await this.sounds.forListening(await this.audio.read(recordingId));
+    const wavs = await this.sounds.forListening(recordingId);
     const times = await this.recogniser.listen(wavs, grammarOf(expected));
     const heard = times.map((lines) => heardOptions(lines, expected));
     return { options: compareHeard(heard, expected), lines: times[0] ?? [] };

@@ -48,7 +48,7 @@ export class PhoneTakesService {
           },
           finish: async (wav) => {
             try {
-              const take = await this.takes.bring(wav, { ...what, source: 'phone' });
+              const take = await this.takes.bringSound(wav, { ...what, source: 'phone' });
               return { takeId: take.id, audioId: take.audioId, lengthMs: take.lengthMs };
             } catch (error) {
               // Nothing is heard on it.

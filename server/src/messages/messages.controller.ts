@@ -42,7 +42,7 @@ export class MessagesController {
     @UploadedFile() file: Express.Multer.File | undefined,
   ): Promise<MessageEntity> {
     if (!file) throw invalid([{ at: 'audio', says: 'The message’s audio is missing.' }]);
-    return this.messages.leave(boxId, body, file.buffer);
+    return this.messages.leave(boxId, body, file.path);
   }
 
   @Patch('messages/:id')

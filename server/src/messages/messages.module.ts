@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { uploads } from '../audio/uploads';
 import { BoxesModule } from '../boxes/boxes.module';
 import { OutboxModule } from '../outbox/outbox.module';
 import { MessageEntity } from './message.entity';
@@ -7,7 +8,7 @@ import { MessagesController } from './messages.controller';
 import { MessagesService } from './messages.service';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([MessageEntity]), BoxesModule, OutboxModule],
+  imports: [uploads, TypeOrmModule.forFeature([MessageEntity]), BoxesModule, OutboxModule],
   controllers: [MessagesController],
   providers: [MessagesService],
   exports: [MessagesService],

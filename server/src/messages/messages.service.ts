@@ -1,3 +1,4 @@
+import { rm } from 'node:fs/promises';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { BoxId, PersonId, Tell } from '@locutor/core/directory';
@@ -86,9 +87,12 @@ export class MessagesService {
     return (await this.boxes.list()).find(({ id }) => id === boxId)?.name ?? 'a deleted box';
   }
 
-  async leave(boxId: BoxId, { callerNumber, trial, tell }: LeaveMessageDto, file: Uint8Array): Promise<MessageEntity> {
+  /** @param path where the message's file is, which is gone then */
+  async leave(boxId: BoxId, { callerNumber, trial, tell }: LeaveMessageDto, path: string): Promise<MessageEntity> {
     const box = await this.boxes.get(boxId);
-    const sound = await this.reckoning.of('leftAs', { file, mostMs: longestMs });
+    const sound = await this.reckoning
+      .of('leftAs', { path, mostMs: longestMs })
+      .finally(() => rm(path, { force: true }));
     if (typeof sound === 'string') throw invalid([{ at: 'audio', says: refusals[sound] }]);
     return this.add({
       id: newId(messageId),

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { firstCalls } from '@locutor/core/firstCalls';
 import { adviseOn, describeFinding, proof, whyItMatters, type ProofSubject } from '@locutor/core/proof';
 import { rehearse } from '@locutor/core/rehearsals';
@@ -8,6 +9,7 @@ import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
 import { tryOut } from './tryOut';
+import { zipped } from './zipped';
 
 /** Reckons what would hold the thread that runs the calls. */
 export default function work(task: Task): unknown {
@@ -29,7 +31,9 @@ export default function work(task: Task): unknown {
     case 'spoken':
       return spokenOf(mixTracks(task.from));
     case 'leftAs':
-      return leftAs(task.from.file, task.from.mostMs);
+      return readFile(task.from.path).then((file) => leftAs(file, task.from.mostMs));
+    case 'zip':
+      return zipped(task.from);
     case 'callsCsv':
       return callsCsv(task.from);
     default:

@@ -60,9 +60,17 @@ export interface Reckonings {
     };
     readonly to: QuietHours;
   };
+  /** A zip of texts as they are, and of files on disk, each by its name in it. */
+  readonly zip: {
+    readonly from: {
+      readonly texts: Readonly<Record<string, string>>;
+      readonly files: Readonly<Record<string, string>>;
+    };
+    readonly to: Uint8Array;
+  };
   readonly spoken: { readonly from: Tracks; readonly to: Spoken };
   readonly leftAs: {
-    readonly from: { readonly file: Uint8Array; readonly mostMs: number };
+    readonly from: { readonly path: string; readonly mostMs: number };
     readonly to: Spoken | 'notWav' | 'tooLong';
   };
   /** Calls as a spreadsheet (CSV, RFC 4180): which, as a query for columns of `CallToWrite`, and what ids are called. */

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
 import { move, transferableSymbol, valueSymbol } from 'piscina';
 import {
@@ -20,9 +21,10 @@ import {
   type SoundFileProblem,
 } from '@locutor/core/audio';
 import { right, wrong, type Result } from '@locutor/core/result';
+import { keepAudio } from '../audio/audioFiles';
 import { decodeSound } from './decode';
 import { noiseReducer } from './noise';
-import type { BringTask, Brought, DownloadKind, PolishTask, Ready, SoundTask, WriteTask } from './soundTask';
+import type { BringTask, Brought, DownloadKind, ForListeningTask, PolishTask, Ready, SoundTask, WriteTask } from './soundTask';
 
 /** More than this is of no use for a telephone, nor for taking noise away. */
 const highestRateHz = 48_000;
@@ -30,7 +32,7 @@ const highestRateHz = 48_000;
 /** Everything heavy that is done to sound: reading files, making them good, writing them. */
 export default function work(
   task: SoundTask,
-): Promise<Result<Brought, SoundFileProblem> | Ready | Uint8Array | readonly Uint8Array[]> {
+): Promise<Result<Brought, SoundFileProblem> | Ready | null | Uint8Array | readonly Uint8Array[]> {
   switch (task.type) {
     case 'bring':
       return bring(task);
@@ -39,7 +41,7 @@ export default function work(
     case 'write':
       return write(task);
     case 'forListening':
-      return Promise.resolve(forListening(kept(task.source)));
+      return forListening(task);
   }
 }
 
@@ -50,8 +52,34 @@ async function bring(task: BringTask): Promise<Result<Brought, SoundFileProblem>
   // The recording itself, many times as large as what the telephone carries, is let go by now.
   const polished = finish(rest, task.recipe, teller(task.port));
   if (polished.pcm.samples.length === 0) return wrong({ type: 'noSound' });
-  const brought = { source, isOneOfSeveral, ...readyOf(polished) };
-  return handedOver(right(brought), [source, brought.phone]);
+  return right({
+    originalId: await keepAudio(task.folder, await readFile(task.path)),
+    recordingId: await keepAudio(task.folder, source),
+    isOneOfSeveral,
+    ...(await readied(polished, task.folder)),
+  });
+}
+
+type HeardFile = Heard & Pick<Brought, 'isOneOfSeveral'> & { readonly source: Uint8Array };
+
+async function heardOf({ path, name, law, recipe, port }: BringTask): Promise<Result<HeardFile, SoundFileProblem>> {
+  const decoded = await decodeSound(await readFile(path), name, law);
+  if (!decoded.ok) return decoded;
+  const { pcm, mixing } = decoded.value;
+  const recording = pcm.rateHz > highestRateHz ? resample(pcm, highestRateHz) : pcm;
+  const heard = hear(recording, recipe.lessNoise ? await noiseReducer() : null, teller(port));
+  return right({ ...heard, source: writeWav(recording), isOneOfSeveral: mixing.type === 'only' });
+}
+
+/** @returns null where nothing is left of it; nothing is kept then. */
+async function polishAgain({ recording, recipe, folder, port }: PolishTask): Promise<Ready | null> {
+  const polished = await polishNow(await kept(recording), recipe, port);
+  return polished.pcm.samples.length === 0 ? null : readied(polished, folder);
+}
+
+async function write({ recording, recipe, as }: WriteTask): Promise<Uint8Array> {
+  const sound = writers[as]((await polishNow(await kept(recording), recipe)).pcm);
+  return handedOver(sound, [sound]);
 }
 
 /** What a worker answers, its sounds handed over and not copied. */
@@ -60,34 +88,17 @@ function handedOver<Answer>(answer: Answer, sounds: readonly Uint8Array[]): Answ
   return move({ [transferableSymbol]: buffers, [valueSymbol]: answer } as never) as Answer;
 }
 
-type HeardFile = Heard & Pick<Brought, 'source' | 'isOneOfSeveral'>;
-
-async function heardOf({ file, name, law, recipe, port }: BringTask): Promise<Result<HeardFile, SoundFileProblem>> {
-  const decoded = await decodeSound(file, name, law);
-  if (!decoded.ok) return decoded;
-  const { pcm, mixing } = decoded.value;
-  const recording = pcm.rateHz > highestRateHz ? resample(pcm, highestRateHz) : pcm;
-  const heard = hear(recording, recipe.lessNoise ? await noiseReducer() : null, teller(port));
-  return right({ ...heard, source: writeWav(recording), isOneOfSeveral: mixing.type === 'only' });
-}
-
-async function polishAgain({ source, recipe, port }: PolishTask): Promise<Ready> {
-  return readyOf(await polishNow(kept(source), recipe, port));
-}
-
-async function write({ source, recipe, as }: WriteTask): Promise<Uint8Array> {
-  return writers[as]((await polishNow(kept(source), recipe)).pcm);
-}
-
 /** The recogniser's model was made from sound at this rate. */
 const modelRateHz = 16_000;
 const paces = [1, 0.96, 1.04] as const;
 
-function forListening({ samples, rateHz }: Pcm): readonly Uint8Array[] {
+async function forListening({ recording }: ForListeningTask): Promise<readonly Uint8Array[]> {
+  const { samples, rateHz } = await kept(recording);
   // To a multiple of 100 Hz, so that resampling has few phases.
-  return paces.map((pace) =>
+  const wavs = paces.map((pace) =>
     writeWav(resample({ samples, rateHz: Math.round((rateHz * pace) / 100) * 100 }, modelRateHz)),
   );
+  return handedOver(wavs, wavs);
 }
 
 const writers: Readonly<Record<DownloadKind, (pcm: Pcm) => Uint8Array>> = {
@@ -108,13 +119,13 @@ function teller(port?: MessagePort): (stage: PolishStage) => void {
   return (stage) => port?.postMessage(stage);
 }
 
-function readyOf({ pcm, ...made }: Polished): Ready {
-  return { phone: writeMuLawWav(pcm), made };
+async function readied({ pcm, ...made }: Polished, folder: string): Promise<Ready> {
+  return { audioId: await keepAudio(folder, writeMuLawWav(pcm)), made };
 }
 
 /** What was kept was written here, so that it can be read. */
-function kept(wav: Uint8Array): Pcm {
-  const read = readWav(wav);
+async function kept(path: string): Promise<Pcm> {
+  const read = readWav(await readFile(path));
   if (!read.ok) throw new Error('A kept recording cannot be read');
   return read.value;
 }

@@ -1,5 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
 import type { G711Law, Polished, Recipe } from '@locutor/core/audio';
+import type { AudioId } from '../audio/audioId';
 
 /** What was measured of a recording and done to it. */
 export type Made = Omit<Polished, 'pcm'>;
@@ -7,13 +8,16 @@ export type Made = Omit<Polished, 'pcm'>;
 /** A recording ready for the line. */
 export interface Ready {
   /** WAV, G.711 mu-law, 8 kHz. */
-  readonly phone: Uint8Array;
+  readonly audioId: AudioId;
   readonly made: Made;
 }
 
-/** A file as it was read: one channel of 16-bit sound at its own rate, at most 48 kHz, and what it became. */
+/** A file that was read, and what it became; all of it is kept. */
 export interface Brought extends Ready {
-  readonly source: Uint8Array;
+  /** The file as it came. */
+  readonly originalId: AudioId;
+  /** One channel of 16-bit sound at its own rate, at most 48 kHz. */
+  readonly recordingId: AudioId;
   /** Whether one channel was used and others not, since together they would have been silent. */
   readonly isOneOfSeveral: boolean;
 }
@@ -21,30 +25,41 @@ export interface Brought extends Ready {
 export const downloadKinds = ['wav', 'muLaw', 'aLaw', 'muLawWav', 'aLawWav', 'au', 'asOnPhone'] as const;
 export type DownloadKind = (typeof downloadKinds)[number];
 
-/** Tasks for the sound worker; stages of the work are posted to `port`. */
+/**
+ * Tasks for the sound worker; stages of the work are posted to `port`. Sounds are read where they are kept and kept where they
+ * are made: none of it passes through the thread that runs the calls.
+ */
 export interface BringTask {
   readonly type: 'bring';
-  readonly file: Uint8Array;
+  /** Where the file is. */
+  readonly path: string;
   readonly name: string;
   readonly law: G711Law | null;
   readonly recipe: Recipe;
+  /** The folder of all that is kept. */
+  readonly folder: string;
   readonly port?: MessagePort;
 }
 export interface PolishTask {
   readonly type: 'polish';
-  readonly source: Uint8Array;
+  /** Where the recording is kept. */
+  readonly recording: string;
   readonly recipe: Recipe;
+  /** The folder of all that is kept. */
+  readonly folder: string;
   readonly port?: MessagePort;
 }
 export interface WriteTask {
   readonly type: 'write';
-  readonly source: Uint8Array;
+  /** Where the recording is kept. */
+  readonly recording: string;
   readonly recipe: Recipe;
   readonly as: DownloadKind;
 }
 /** A recording for the recogniser: as it is, a little slower, a little quicker. */
 export interface ForListeningTask {
   readonly type: 'forListening';
-  readonly source: Uint8Array;
+  /** Where the recording is kept. */
+  readonly recording: string;
 }
 export type SoundTask = BringTask | PolishTask | WriteTask | ForListeningTask;

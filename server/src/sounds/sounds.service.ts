@@ -2,6 +2,8 @@ import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { G711Law, PolishStage, Recipe, SoundFileProblem } from '@locutor/core/audio';
 import type { Result } from '@locutor/core/result';
+import type { AudioId } from '../audio/audioId';
+import { AudioStore } from '../audio/audioStore';
 import { Workers, type WorkersState } from '../workers';
 import type { Brought, DownloadKind, Ready, SoundTask } from './soundTask';
 
@@ -21,6 +23,8 @@ export class SoundsService implements OnModuleDestroy {
     ...{ maxThreads: 2, longestMs: longestWorkMs, mostHeapMb: 512 },
   });
 
+  constructor(private readonly audio: AudioStore) {}
+
   async onModuleDestroy(): Promise<void> {
     await this.workers.end();
   }
@@ -29,29 +33,34 @@ export class SoundsService implements OnModuleDestroy {
     return this.workers.state();
   }
 
-  /** Reads a file and makes it good. @throws AbortError when it is given up. */
+  /** Reads a file, makes it good, and keeps it as it came and as it became. @throws AbortError when it is given up. */
   bring(
-    file: Uint8Array,
+    path: string,
     name: string,
     law: G711Law | null,
     recipe: Recipe,
     progress: Progress = {},
   ): Promise<Result<Brought, SoundFileProblem>> {
-    return this.run(progress, (port) => ({ type: 'bring', file, name, law, recipe, ...(port && { port }) }));
+    const { folder } = this.audio;
+    return this.run(progress, (port) => ({ type: 'bring', path, name, law, recipe, folder, ...(port && { port }) }));
   }
 
-  /** Makes a kept recording good once more. */
-  polish(source: Uint8Array, recipe: Recipe, progress: Progress = {}): Promise<Ready> {
-    return this.run(progress, (port) => ({ type: 'polish', source, recipe, ...(port && { port }) }));
+  /** Makes a kept recording good once more, and keeps that; null where nothing is left of it. */
+  async polish(id: AudioId, recipe: Recipe, progress: Progress = {}): Promise<Ready | null> {
+    const recording = await this.audio.pathOfKept(id);
+    const { folder } = this.audio;
+    return this.run(progress, (port) => ({ type: 'polish', recording, recipe, folder, ...(port && { port }) }));
   }
 
-  write(source: Uint8Array, recipe: Recipe, as: DownloadKind): Promise<Uint8Array> {
-    return this.run({}, () => ({ type: 'write', source, recipe, as }));
+  async write(id: AudioId, recipe: Recipe, as: DownloadKind): Promise<Uint8Array> {
+    const recording = await this.audio.pathOfKept(id);
+    return this.run({}, () => ({ type: 'write', recording, recipe, as }));
   }
 
   /** The recording as the recogniser wants it (WAV, 16 kHz), at several paces. */
-  forListening(source: Uint8Array): Promise<readonly Uint8Array[]> {
-    return this.run({}, () => ({ type: 'forListening', source }));
+  async forListening(id: AudioId): Promise<readonly Uint8Array[]> {
+    const recording = await this.audio.pathOfKept(id);
+    return this.run({}, () => ({ type: 'forListening', recording }));
   }
 
   private async run<Done>({ tell, signal }: Progress, taskOf: (port?: MessagePort) => SoundTask): Promise<Done> {

@@ -132,16 +132,19 @@ describe('what nobody needs any more', () => {
 });
 
 describe('what a killed server leaves', () => {
-  it('is gone after the next start: files it was writing', async () => {
+  it('is gone after the next start: files it was writing or taking in', async () => {
     const kept = await store.keep(Buffer.from('whole'));
     const part = `${store.pathOf(kept)}.1234.part`;
     writeFileSync(part, 'ha');
     const stray = join(dirname(dirname(part)), 'ff', 'x.part');
     mkdirSync(dirname(stray), { recursive: true });
     writeFileSync(stray, '');
+    const half = join(store.incoming, '0f3a');
+    mkdirSync(store.incoming, { recursive: true });
+    writeFileSync(half, 'RIFF');
     await server.stop(true);
     server = await testServer({ dataDir: server.dataDir });
-    expect([part, stray].filter(existsSync)).toEqual([]);
+    expect([part, stray, half].filter(existsSync)).toEqual([]);
     expect(await server.app.get(AudioStore).has(kept)).toBe(true);
   });
 });

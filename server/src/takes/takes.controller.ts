@@ -1,3 +1,4 @@
+import { open } from 'node:fs/promises';
 import {
   Body,
   Controller,
@@ -60,7 +61,7 @@ export class TakesController {
     if (!file) throw invalid([{ at: 'audio', says: 'The sound file is missing.' }]);
     const fileName = body.fileName || (body.source === 'file' ? nameOf(file) : '');
     return answerInStages(request, response, 201, (progress) =>
-      this.takes.bring(file.buffer, { ...body, fileName }, progress),
+      this.takes.bring(file, { ...body, fileName }, progress),
     );
   }
 
@@ -99,10 +100,9 @@ export class TakesController {
   @ApiProduces('application/octet-stream')
   async original(@Param('id') id: TakeId, @Res() response: Response): Promise<void> {
     const { originalId, fileName } = await this.takes.get(id);
-    const file = await this.audio.read(originalId);
-    const look = lookAtFile(file, fileName);
-    const kind = look.type === 'sound' ? look.kind : 'raw';
-    send(response, file, fileName || `recording.${kind}`, 'application/octet-stream');
+    const path = await this.audio.pathOfKept(originalId);
+    const head = { name: fileName || `recording.${await kindOf(path)}`, type: 'application/octet-stream' };
+    headed(response, head).sendFile(path, { dotfiles: 'allow', cacheControl: false });
   }
 
   /** The finished recording in an open format. */
@@ -117,7 +117,8 @@ export class TakesController {
       throw invalid([{ at: 'as', says: `A recording can be had as one of ${downloadKinds.join(', ')}.` }]);
     }
     const { end, type } = fileKinds[as];
-    send(response, Buffer.from(await this.takes.write(id, as)), `recording${end}`, type);
+    const sound = await this.takes.write(id, as);
+    headed(response, { name: `recording${end}`, type }).end(sound);
   }
 }
 
@@ -135,8 +136,22 @@ function isDownloadKind(text: string | undefined): text is DownloadKind {
   return downloadKinds.some((kind) => kind === text);
 }
 
-function send(response: Response, file: Buffer, name: string, type: string): void {
-  response.attachment(name).type(type).set('Cache-Control', 'private, no-cache').send(file);
+function headed(response: Response, { name, type }: { readonly name: string; readonly type: string }): Response {
+  return response.attachment(name).type(type).set('Cache-Control', 'private, no-cache');
+}
+
+/** Enough of a file to tell its kind. */
+const headBytes = 4096;
+
+async function kindOf(path: string): Promise<string> {
+  const file = await open(path);
+  try {
+    const { buffer, bytesRead } = await file.read({ buffer: Buffer.alloc(headBytes) });
+    const look = lookAtFile(buffer.subarray(0, bytesRead), '');
+    return look.type === 'sound' ? look.kind : 'raw';
+  } finally {
+    await file.close();
+  }
 }
 
 /** The form reader takes names for Latin-1; browsers send UTF-8. */

@@ -1,3 +1,6 @@
+import { randomUUID } from 'node:crypto';
+import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import {
@@ -16,12 +19,16 @@ import { invalid, notFound, Problem } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { SoundsService, type Progress } from '../sounds/sounds.service';
 import type { DownloadKind, Ready } from '../sounds/soundTask';
+import { writeWhole } from '../storage/writeWhole';
 import { WorkTooLong } from '../workers';
 import { readRecipe, readSays, type BringTakeDto, type ChangeTakeDto } from './take.dto';
 import { TakeEntity } from './take.entity';
 
 /** What follows from a recording and its recipe. */
 type Made = Pick<TakeEntity, 'audioId' | 'lengthMs' | 'made' | 'faults'>;
+
+/** A file on disk, such as one that was uploaded; `size` in bytes. */
+export type FileAt = Pick<Express.Multer.File, 'path' | 'size'>;
 
 const nothingSaid: TakeSays = { words: '', options: [], live: [] };
 
@@ -52,37 +59,49 @@ export class TakesService {
     return found.map(({ id, audioId, lengthMs, text }) => ({ id, audioId, lengthMs, text }));
   }
 
+  /** Takes a recording in that is not in a file yet. */
+  async bringSound(sound: Uint8Array, body: BringTakeDto): Promise<TakeEntity> {
+    const path = join(this.audio.incoming, randomUUID());
+    await writeWhole(path, sound);
+    return this.bring({ path, size: sound.length }, body);
+  }
+
   /**
-   * Takes a file in and makes it good.
+   * Takes a file in, which is gone then, and makes it good.
    * @throws Problem 422 in the manager's words when it cannot be taken; nothing is kept then.
    */
-  async bring(file: Uint8Array, body: BringTakeDto, progress: Progress = {}): Promise<TakeEntity> {
-    const name = body.fileName || 'the recording';
-    if (file.length > largestSoundBytes) throw refused({ type: 'tooLarge', mostBytes: largestSoundBytes }, name);
-    const recipe = body.recipe ? readRecipe(body.recipe) : wholeRecipe;
-    const says = body.says ? readSays(body.says) : nothingSaid;
-    const brought = await this.sounds.bring(file, name, body.law || null, recipe, progress).catch((error: unknown) => {
-      throw isTooMuch(error) ? refused({ type: 'tooMuch' }, name) : error;
-    });
-    if (!brought.ok) throw refused(brought.problems[0] as SoundFileProblem, name);
-    const ready = await this.readied(brought.value);
-    const row: TakeEntity = {
-      id: newId(takeId),
-      place: body.place,
-      source: body.source,
-      fileName: body.fileName ?? '',
-      madeAt: Date.now(),
-      originalId: await this.audio.keep(file),
-      recordingId: await this.audio.keep(brought.value.source),
-      recipe,
-      text: body.text ?? '',
-      says,
-      deletedAt: null,
-      ...ready,
-      faults: brought.value.isOneOfSeveral ? [...ready.faults, 'antiphase'] : ready.faults,
-    };
-    await this.takes.insert(row as never);
-    return row;
+  async bring({ path, size }: FileAt, body: BringTakeDto, progress: Progress = {}): Promise<TakeEntity> {
+    try {
+      const name = body.fileName || 'the recording';
+      if (size > largestSoundBytes) throw refused({ type: 'tooLarge', mostBytes: largestSoundBytes }, name);
+      const recipe = body.recipe ? readRecipe(body.recipe) : wholeRecipe;
+      const says = body.says ? readSays(body.says) : nothingSaid;
+      const brought = await this.sounds.bring(path, name, body.law || null, recipe, progress).catch((error: unknown) => {
+        throw isTooMuch(error) ? refused({ type: 'tooMuch' }, name) : error;
+      });
+      if (!brought.ok) throw refused(brought.problems[0] as SoundFileProblem, name);
+      const { originalId, recordingId, isOneOfSeveral, ...ready } = brought.value;
+      const made = madeOf(ready);
+      const row: TakeEntity = {
+        id: newId(takeId),
+        place: body.place,
+        source: body.source,
+        fileName: body.fileName ?? '',
+        madeAt: Date.now(),
+        originalId,
+        recordingId,
+        recipe,
+        text: body.text ?? '',
+        says,
+        deletedAt: null,
+        ...made,
+        faults: isOneOfSeveral ? [...made.faults, 'antiphase'] : made.faults,
+      };
+      await this.takes.insert(row as never);
+      return row;
+    } finally {
+      await rm(path, { force: true });
+    }
   }
 
   /** Makes a take good by another recipe. What is on air keeps what it had. */
@@ -112,24 +131,22 @@ export class TakesService {
 
   async write(id: TakeId, as: DownloadKind): Promise<Uint8Array> {
     const { recordingId, recipe } = await this.get(id);
-    return this.sounds.write(await this.audio.read(recordingId), recipe, as);
+    return this.sounds.write(recordingId, recipe, as);
   }
 
   private async polished(take: TakeEntity, recipe: Recipe, progress: Progress): Promise<Made> {
-    const ready = await this.sounds.polish(await this.audio.read(take.recordingId), recipe, progress);
-    if (ready.made.after.lengthMs === 0) {
-      throw invalid([{ at: 'recipe', says: 'Nothing is left of the recording. Leave some of it in.' }]);
-    }
-    const made = await this.readied(ready);
+    const ready = await this.sounds.polish(take.recordingId, recipe, progress);
+    if (!ready) throw invalid([{ at: 'recipe', says: 'Nothing is left of the recording. Leave some of it in.' }]);
+    const made = madeOf(ready);
     // That only one channel is used stays so, whatever is done to it.
     return take.faults.includes('antiphase') ? { ...made, faults: [...made.faults, 'antiphase'] } : made;
   }
+}
 
-  private async readied({ phone, made }: Ready): Promise<Made> {
-    const { before, after } = made;
-    const faults = soundFaults({ ...before, lengthMs: after.lengthMs });
-    return { audioId: await this.audio.keep(phone), lengthMs: after.lengthMs, made, faults };
-  }
+function madeOf({ audioId, made }: Ready): Made {
+  const { before, after } = made;
+  const faults = soundFaults({ ...before, lengthMs: after.lengthMs });
+  return { audioId, lengthMs: after.lengthMs, made, faults };
 }
 
 /** Work that took too long, or more memory than it may. */

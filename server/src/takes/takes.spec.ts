@@ -67,6 +67,9 @@ async function soundOf(path: string): Promise<Buffer> {
   return body as Buffer;
 }
 
+/** What is still there of files that were being taken in. */
+const incoming = (): string[] => readdirSync(join(server.dataDir, 'audio', 'incoming'));
+
 const count = async (): Promise<number> => (await ask('get', '/api/takes')).body.length as number;
 
 describe('bringing a sound file', () => {
@@ -85,6 +88,7 @@ describe('bringing a sound file', () => {
       expect(heard.ok && heard.value.rateHz).toBe(8000);
       expect(heard.ok && levelDb(heard.value)).toBeGreaterThan(-26);
       expect((await soundOf(`/api/takes/${body.id}/original`)).equals(fixture(name))).toBe(true);
+      expect(incoming()).toEqual([]);
     },
   );
 
@@ -114,6 +118,7 @@ describe('bringing a sound file', () => {
     expect(status).toBe(422);
     expect(body.detail).toContain(`“${name}” ${says}`);
     expect(await count()).toBe(before);
+    expect(incoming()).toEqual([]);
   });
 
   it('asks which law bare telephone sound is in, and takes the answer or the end of the name', async () => {

@@ -4,6 +4,7 @@ import type { LineId } from '@locutor/core/line';
 import type { Response } from 'express';
 import { AudioStore } from '../audio/audioStore';
 import { LinesService } from '../lines/lines.service';
+import { Reckoning } from '../reckoning/reckoning.module';
 import { exportVersion } from './exportVersion';
 import type { VersionId } from './versionId';
 import { VersionsService, type Version, type WholeVersion } from './versions.service';
@@ -15,6 +16,7 @@ export class VersionsController {
     private readonly versions: VersionsService,
     private readonly lines: LinesService,
     private readonly audio: AudioStore,
+    private readonly reckoning: Reckoning,
   ) {}
 
   @Get()
@@ -37,7 +39,7 @@ export class VersionsController {
     @Res() response: Response,
   ): Promise<void> {
     const version = await this.versions.get(lineId, id);
-    const zip = await exportVersion(await this.lines.get(lineId), version, this.audio);
-    response.attachment(`version ${version.number}.zip`).type('application/zip').send(Buffer.from(zip));
+    const zip = await exportVersion(await this.lines.get(lineId), version, this.audio, this.reckoning);
+    response.attachment(`version ${version.number}.zip`).type('application/zip').end(zip);
   }
 }
