@@ -99,6 +99,23 @@ describe('words on a way', () => {
     });
   });
 
+  it('go on after a hand-over that is not taken, where something is written for that', () => {
+    const to = { type: 'contact' as const, contactId: harbourMaster.id };
+    const path: Path = [{ type: 'handOver', to, before: '' }, ...message];
+    const over = first(path);
+    expect(rows(over)[0]).toEqual(['rings outside', 60_000]);
+    expect(over).toMatchObject({
+      end: { type: 'message' },
+      personMs: { soonestMs: 0, latestMs: 60_000 },
+      rings: true,
+    });
+    const by = answering(path, { contacts: [harbourMaster] });
+    expect(ways(by, { staff: 'answers' }).ways[0]).toMatchObject({ end: { type: 'handedOver' }, endMs: 0 });
+    const busy = ways(by, { staff: 'busy' }).ways[0]!;
+    expect(busy).toMatchObject({ end: { type: 'message' }, personMs: null });
+    expect(rows(busy)[0]?.[0]).not.toBe('rings outside');
+  });
+
   it('tell once that the call is recorded, again after recording was stopped, and not where that is not wanted', () => {
     const record = (on: boolean, tells = true): Path[number] => ({ type: 'record', on, tells });
     const told = (...path: Path): number =>

@@ -175,6 +175,8 @@ class Walk {
   /** Who was rung last, or waited for. */
   private talksTo: RingTarget | null = null;
   private personMs: SpanMs | null = null;
+  /** As it is up to where the call was handed over last. */
+  private handedOver: Leg | null = null;
   /** Who was asked for, by name or extension: they stand for anybody. */
   private askedFor: readonly string[] = [];
   private readonly entered: SheetId[] = [];
@@ -212,6 +214,7 @@ class Walk {
     const effects = result.effects.flatMap((effect) => (effect.type === 'forCall' ? [effect.effect] : []));
     this.steps.push(...stepsIn(effects));
     const phase = state?.phase ?? endIn(effects);
+    if (this.handedOver && isHandingOver(before.calls.get(trialCall)) && hasNothingAfter(phase)) return this.handedOver;
     if (this.isInMenu) {
       if (isOfMenu(phase) && sheetsIn(effects).length === 0) return this.choose(phase);
       this.isInMenu = false;
@@ -228,10 +231,6 @@ class Walk {
   /** What ends a way whatever phase the call is in then. */
   private endBy(effects: readonly CallEffect[]): WayEnd | undefined {
     for (const effect of effects) {
-      if (effect.type === 'handOver') {
-        this.reach(this.nowMs);
-        return { type: 'handedOver', target: effect.target };
-      }
       if (effect.type === 'note' && effect.entry.type === 'line') return { type: 'line', lineId: effect.entry.lineId };
     }
     for (const sheetId of sheetsIn(effects)) {
@@ -263,6 +262,8 @@ class Walk {
         return this.begin({ type: 'group', groupId: phase.ring.groupId }, phase.ringId);
       case 'inQueue':
         return this.waitInQueue(phase, items);
+      case 'handingOver':
+        return this.handOver(phase);
       case 'recording':
         return this.speakMessage(phase.boxId);
       case 'connected':
@@ -311,6 +312,14 @@ class Walk {
     this.nowMs += endlessMs;
     this.endWhatWentOn({ type: 'onward' });
     return this.leg({ type: 'forEver' });
+  }
+
+  private handOver({ target, handOverId }: Extract<Phase, { type: 'handingOver' }>): undefined {
+    const reached = this.personMs;
+    this.reach(this.nowMs);
+    this.handedOver = this.leg({ type: 'handedOver', target });
+    if (this.trials.staff === 'busy') this.personMs = reached;
+    this.begin(target, handOverId);
   }
 
   private waitInQueue(phase: Extract<Phase, { type: 'inQueue' }>, items: readonly PlayItem[]): undefined {
@@ -424,7 +433,8 @@ class Walk {
   }
 
   private leg(end: WayEnd, menu: AtMenu | null = null): Leg {
-    const { stretches, personMs, queues, steps, entered: sheets, roundIn } = this;
+    const { personMs, roundIn } = this;
+    const [stretches, queues, steps, sheets] = [[...this.stretches], [...this.queues], [...this.steps], [...this.entered]];
     const inMenuMs = this.beganMs - this.trials.atMs;
     const rings = stretches.some(({ type }) => type === 'ring' || type === 'queue');
     const endMs = this.sinceMs(this.nowMs);
@@ -466,6 +476,16 @@ function stepsIn(effects: readonly CallEffect[]): readonly StepTaken[] {
   return own.filter((effect) => effect.type === 'stepTaken');
 }
 
+function isHandingOver(call: LiveCall | undefined): boolean {
+  return call?.state.phase.type === 'handingOver';
+}
+
+/** It was taken, or nothing is written for when it is not: then it is held to be taken. */
+function hasNothingAfter(phase: Phase): boolean {
+  if (phase.type === 'saying') return phase.next.type === 'end' && phase.next.reason === 'pathRanOut';
+  return phase.type === 'ended' && (phase.reason === 'handedOver' || phase.reason === 'pathRanOut');
+}
+
 function isOfMenu({ type }: Phase): boolean {
   return type === 'menuSpeaking' || type === 'menuWaiting' || type === 'menuDialling';
 }
@@ -473,6 +493,7 @@ function isOfMenu({ type }: Phase): boolean {
 function isStill({ is }: GoingOn, phase: Phase): boolean {
   if (phase.type === 'ringing' || phase.type === 'accepting') return phase.ring === is;
   if (phase.type === 'ringingGroup') return phase.ringId === is;
+  if (phase.type === 'handingOver') return phase.handOverId === is;
   return (phase.type === 'queuing' || phase.type === 'inQueue') && phase.waitId === is;
 }
 
@@ -487,6 +508,7 @@ const waits: ReadonlySet<Phase['type']> = new Set([
   'saying',
   'ringing',
   'ringingGroup',
+  'handingOver',
   'inQueue',
   'boxGreeting',
   'askSpeaking',
@@ -500,6 +522,7 @@ function placeIn(phase: Phase): Place | null {
     case 'ringingGroup':
       return placeOf(phase.ring.unanswered);
     case 'inQueue':
+    case 'handingOver':
       return phase.place;
     case 'askSpeaking':
       return phase.ask.place;
