@@ -1,4 +1,4 @@
-import type { Pcm } from './pcm';
+import { joinSamples, type Pcm } from './pcm';
 import { resample } from './resample';
 
 /** A sound as it comes, ten seconds at a time, so that a long one need not be held several times over. */
@@ -20,7 +20,7 @@ export function* resampledBlocks(blocks: Blocks, fromHz: number, toHz: number): 
   let block: Float32Array | null = null;
   const made = (after: Float32Array): Float32Array => {
     const now = block ?? after;
-    const near = joined([before, now, after.subarray(0, beside)]);
+    const near = joinSamples([before, now, after.subarray(0, beside)]);
     const from = Math.round((before.length * toHz) / fromHz);
     const length = Math.round((now.length * toHz) / fromHz);
     return resample({ samples: near, rateHz: fromHz }, toHz).samples.subarray(from, from + length);
@@ -44,14 +44,4 @@ export function soundOf(blocks: Blocks, rateHz: number, length: number): Pcm {
     at += Math.min(block.length, length - at);
   }
   return { samples, rateHz };
-}
-
-function joined(pieces: readonly Float32Array[]): Float32Array {
-  const whole = new Float32Array(pieces.reduce((sum, { length }) => sum + length, 0));
-  let at = 0;
-  for (const piece of pieces) {
-    whole.set(piece, at);
-    at += piece.length;
-  }
-  return whole;
 }

@@ -1,5 +1,5 @@
 export type { Blocks } from './blocks';
-export { joinPcm, lengthMs, levelDb, peakOf, phoneRateHz, withGain, type Pcm } from './pcm';
+export { joinPcm, joinSamples, lengthMs, levelDb, peakOf, phoneRateHz, withGain, type Pcm } from './pcm';
 export {
   decodeALawSample,
   decodeG711,

@@ -38,11 +38,17 @@ export function withGain({ samples, rateHz }: Pcm, gainDb: number): Pcm {
 /** Several pieces of the same rate one after the other. @throws Error when rates differ. */
 export function joinPcm(pieces: readonly Pcm[], rateHz: number): Pcm {
   if (pieces.some((piece) => piece.rateHz !== rateHz)) throw new Error(`All pieces must be at ${rateHz} Hz`);
-  const samples = new Float32Array(pieces.reduce((sum, piece) => sum + piece.samples.length, 0));
+  const samples = joinSamples(pieces.map((piece) => piece.samples));
+  return { samples, rateHz };
+}
+
+/** Samples one after the other. */
+export function joinSamples(pieces: readonly Float32Array[]): Float32Array<ArrayBuffer> {
+  const whole = new Float32Array(pieces.reduce((sum, { length }) => sum + length, 0));
   let at = 0;
   for (const piece of pieces) {
-    samples.set(piece.samples, at);
-    at += piece.samples.length;
+    whole.set(piece, at);
+    at += piece.length;
   }
-  return { samples, rateHz };
+  return whole;
 }

@@ -1,3 +1,4 @@
+import { peopleNamed } from '../testing/office';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -7,11 +8,7 @@ let priya: string;
 beforeAll(async () => {
   server = await testServer();
   await server.ask('post', '/api/start', boatyardFacts);
-  const people = (await server.ask('get', '/api/people')).body as { id: string; name: string }[];
-  [noor, priya] = ['Noor', 'Priya'].map((name) => people.find((each) => each.name.startsWith(name))?.id ?? '') as [
-    string,
-    string,
-  ];
+  [noor, priya] = await peopleNamed(server, 'Noor', 'Priya');
 });
 afterAll(() => server.stop());
 

@@ -1,7 +1,7 @@
 import { ringDefaults, type Path } from '@locutor/core/line';
 import type { PersonId } from '@locutor/core/directory';
 import type { LegActs, WantedLeg } from '@locutor/core/exchange';
-import { airDraft } from '../testing/airDraft';
+import { messagePath, peopleNamed, putOnAir as officeOnAir } from '../testing/office';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import type { CallerDoors, CallerEnd, IncomingCall, Leg, LegDoors, Line, LineDoors } from './line';
 
@@ -91,22 +91,12 @@ beforeEach(async () => {
   line = new AnotherLine();
   server = await testServer({ line });
   lineId = (await server.ask('post', '/api/start', boatyardFacts)).body.id;
-  const people = (await server.ask('get', '/api/people')).body as { id: PersonId; name: string }[];
-  noor = people.find(({ name }) => name.startsWith('Noor'))?.id as PersonId;
+  [noor] = await peopleNamed(server, 'Noor');
 });
 afterEach(() => server.stop());
 
-async function putOnAir(path: Path): Promise<void> {
-  const { body: draft } = await server.ask('get', `/api/lines/${lineId}/draft`);
-  const attendant = { ...draft.attendant, answering: { rules: [], otherwise: path } };
-  const saved = await server.ask('put', `/api/lines/${lineId}/draft`, { revision: draft.revision, attendant });
-  expect((await airDraft(server, lineId, saved.body.revision)).status).toBe(201);
-  await server.clock.pass(200);
-}
-const message = async (): Promise<Path[number]> => {
-  const [box] = (await server.ask('get', '/api/boxes')).body;
-  return { type: 'takeMessage', boxId: box.id, beep: null, tell: null };
-};
+const putOnAir = (path: Path) => officeOnAir(server, lineId, path);
+const message = () => messagePath(server);
 const calls = async (to = boatyardFacts.number): Promise<Caller> => {
   const caller = line.brings({ calledNumber: to, callerNumber: '+12075550178' });
   await server.clock.until(() => caller.asked[0], 5000);
@@ -123,7 +113,7 @@ describe('a line beside the stand-in', () => {
   it('goes on at once when it cannot reach a phone', async () => {
     const to = { type: 'number', number } as const;
     const rings = { ...ringDefaults, type: 'ringOutside', to, accept: false, seconds: 60 } as const;
-    await putOnAir([rings, await message()]);
+    await putOnAir([rings, ...(await message())]);
     line.atOnce = { type: 'unreached', why: 'failed' };
     const caller = await calls();
     await until(() => caller.asked.at(-1) === 'play');
@@ -131,7 +121,7 @@ describe('a line beside the stand-in', () => {
   });
 
   it('is told nothing of a caller who hangs up before the call is answered', async () => {
-    await putOnAir([await message()]);
+    await putOnAir([...(await message())]);
     const caller = line.brings({ calledNumber: boatyardFacts.number, callerNumber: '' });
     caller.doors?.hungUp();
     await server.clock.pass(1000);
@@ -140,7 +130,7 @@ describe('a line beside the stand-in', () => {
   });
 
   it('rings a phone on a desk, carries both voices, and hangs up when the caller does', async () => {
-    await putOnAir([{ ...ringDefaults, type: 'ring', personId: noor, seconds: 18 }, await message()]);
+    await putOnAir([{ ...ringDefaults, type: 'ring', personId: noor, seconds: 18 }, ...(await message())]);
     const caller = await calls();
     expect(caller.asked).toEqual(['accept', 'ringback']);
     expect(line.did).toEqual(['rings desk']);
@@ -156,7 +146,7 @@ describe('a line beside the stand-in', () => {
   it('asks who answers outside to press 1, and goes on where nothing is reached', async () => {
     const to = { type: 'number', number } as const;
     const rings = { ...ringDefaults, type: 'ringOutside', to, accept: true, seconds: 18 } as const;
-    await putOnAir([rings, await message()]);
+    await putOnAir([rings, ...(await message())]);
     const first = await calls();
     line.phone().happens({ type: 'answered' });
     await until(() => line.did.includes(`plays to ${number}`));
@@ -171,7 +161,7 @@ describe('a line beside the stand-in', () => {
   });
 
   it('refers a caller who is handed over, and takes them back where that fails', async () => {
-    await putOnAir([{ type: 'handOver', to: { type: 'number', number }, before: '' }, await message()]);
+    await putOnAir([{ type: 'handOver', to: { type: 'number', number }, before: '' }, ...(await message())]);
     const failed = await calls();
     expect(line.did).toEqual([`refers to ${number}`]);
     line.phone().happens({ type: 'unreached', why: 'failed' });
@@ -183,7 +173,7 @@ describe('a line beside the stand-in', () => {
   });
 
   it('hears nothing of what comes late on a phone that was hung up', async () => {
-    await putOnAir([{ ...ringDefaults, type: 'ring', personId: noor, seconds: 18 }, await message()]);
+    await putOnAir([{ ...ringDefaults, type: 'ring', personId: noor, seconds: 18 }, ...(await message())]);
     const caller = await calls();
     const late = line.phone();
     caller.doors?.hungUp();

@@ -2,9 +2,9 @@ import { cpSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PersonId } from '@locutor/core/directory';
 import type { DeskHears, DeskView, HandsetHears } from '@locutor/core/exchange';
-import { messageDefaults, ringDefaults, type Path } from '@locutor/core/line';
-import { airDraft } from '../testing/airDraft';
+import { ringDefaults, type Path } from '@locutor/core/line';
 import { LiveClient } from '../testing/liveClient';
+import { messagePath, peopleNamed, putOnAir as officeOnAir } from '../testing/office';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 
 const frame = Buffer.alloc(160, 0x55);
@@ -18,25 +18,12 @@ beforeEach(async () => {
   server = await testServer();
   await server.app.listen(0, '127.0.0.1');
   lineId = (await server.ask('post', '/api/start', boatyardFacts)).body.id;
-  const people = (await server.ask('get', '/api/people')).body as { id: PersonId; name: string }[];
-  [noor, priya] = ['Noor', 'Priya'].map((name) => people.find((each) => each.name.startsWith(name))!.id) as [
-    PersonId,
-    PersonId,
-  ];
+  [noor, priya] = await peopleNamed(server, 'Noor', 'Priya');
 });
 afterEach(() => server.stop());
 
-async function putOnAir(path: Path): Promise<void> {
-  const { body: draft } = await server.ask('get', `/api/lines/${lineId}/draft`);
-  const attendant = { ...draft.attendant, answering: { rules: [], otherwise: path } };
-  const saved = await server.ask('put', `/api/lines/${lineId}/draft`, { revision: draft.revision, attendant });
-  expect((await airDraft(server, lineId, saved.body.revision)).status).toBe(201);
-  await server.clock.pass(200);
-}
-const message = async (): Promise<Path> => {
-  const [box] = (await server.ask('get', '/api/boxes')).body;
-  return [{ type: 'takeMessage', boxId: box.id, ...messageDefaults }];
-};
+const putOnAir = (path: Path) => officeOnAir(server, lineId, path);
+const message = () => messagePath(server);
 const ringsNoor = async (): Promise<Path> => [
   { ...ringDefaults, type: 'ring', personId: noor, seconds: 60 },
   ...(await message()),

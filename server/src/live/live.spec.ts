@@ -2,10 +2,10 @@ import type { AddressInfo } from 'node:net';
 import { readWav } from '@locutor/core/audio';
 import { groupDefaults, type PersonId } from '@locutor/core/directory';
 import type { DeskHears, DeskView, HandsetHears } from '@locutor/core/exchange';
-import { messageDefaults, ringDefaults, type Path } from '@locutor/core/line';
+import { ringDefaults, type Path } from '@locutor/core/line';
 import { LiveClient } from '../testing/liveClient';
+import { messagePath, peopleNamed, putOnAir as officeOnAir } from '../testing/office';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
-import { airDraft } from '../testing/airDraft';
 
 const frame = Buffer.alloc(160, 0x55);
 const number = '+1 207 555 0140';
@@ -15,7 +15,6 @@ let server: TestServer;
 let noor: PersonId;
 let priya: PersonId;
 let lineId: string;
-let revision = 1;
 
 const handset = () => new LiveClient<HandsetHears>(server, 'handset').open();
 const desk = (person: PersonId) => new LiveClient<DeskHears>(server, `desk/${encodeURIComponent(person)}`).open();
@@ -38,20 +37,8 @@ const logged = async () => (await server.ask('get', '/api/calls')).body;
 const lineHasRead = () => server.clock.pass(200);
 
 /** Puts on air that everybody who calls gets this path. */
-async function putOnAir(path: Path): Promise<void> {
-  const { body: draft } = await server.ask('get', `/api/lines/${lineId}/draft`);
-  const attendant = { ...draft.attendant, answering: { rules: [], otherwise: path } };
-  const saved = await server.ask('put', `/api/lines/${lineId}/draft`, { revision: draft.revision, attendant });
-  revision = saved.body.revision;
-  const onAir = await airDraft(server, lineId, revision);
-  expect(onAir.status).toBe(201);
-  await lineHasRead();
-}
-
-async function message(): Promise<Path> {
-  const [box] = (await server.ask('get', '/api/boxes')).body;
-  return [{ type: 'takeMessage', boxId: box.id, ...messageDefaults }];
-}
+const putOnAir = (path: Path) => officeOnAir(server, lineId, path);
+const message = () => messagePath(server);
 
 /** Leaves a message in the first box, of which Noor is told by e-mail, as the caller does it after the beep. */
 async function leavesMessage(speaks: (caller: Awaited<ReturnType<typeof dials>>) => Promise<void>) {
@@ -79,11 +66,7 @@ beforeEach(async () => {
   server = await testServer();
   await server.app.listen(0, '127.0.0.1');
   lineId = (await server.ask('post', '/api/start', boatyardFacts)).body.id;
-  const people = (await server.ask('get', '/api/people')).body as { id: PersonId; name: string }[];
-  [noor, priya] = ['Noor', 'Priya'].map((name) => people.find((each) => each.name.startsWith(name))?.id) as [
-    PersonId,
-    PersonId,
-  ];
+  [noor, priya] = await peopleNamed(server, 'Noor', 'Priya');
 });
 afterEach(() => server.stop());
 

@@ -1,7 +1,7 @@
 import type { BoardHears, HandsetHears } from '@locutor/core/exchange';
 import { ringDefaults, type Path } from '@locutor/core/line';
-import { airDraft } from '../testing/airDraft';
 import { LiveClient } from '../testing/liveClient';
+import { messagePath, putOnAir, tryOnAir } from '../testing/office';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 
 const frame = Buffer.alloc(160, 0x55);
@@ -22,13 +22,7 @@ beforeEach(async () => {
 afterEach(() => server.stop());
 
 async function callOn(path: Path): Promise<{ phone: LiveClient<HandsetHears>; callId: string }> {
-  const { body: draft } = await server.ask('get', `/api/lines/${lineId}/draft`);
-  const [box] = (await server.ask('get', '/api/boxes')).body;
-  const message = { type: 'takeMessage', boxId: box.id, beep: null, tell: null } as const;
-  const attendant = { ...draft.attendant, answering: { rules: [], otherwise: [...path, message] } };
-  const saved = await server.ask('put', `/api/lines/${lineId}/draft`, { revision: draft.revision, attendant });
-  expect((await airDraft(server, lineId, saved.body.revision)).status).toBe(201);
-  await server.clock.pass(200);
+  await putOnAir(server, lineId, [...path, ...(await messagePath(server))]);
   return dials();
 }
 async function dials(): Promise<{ phone: LiveClient<HandsetHears>; callId: string }> {
@@ -98,10 +92,7 @@ describe('what outside numbers may be called', () => {
     const premium = { ...rings, to: { type: 'number', number: '+19005550199' } } as const;
     const settings = (await server.ask('get', '/api/settings')).body;
     expect(settings.outgoing).toEqual({ kinds: ['sharedCost'], countries: null, mostAtOnce: 30 });
-    const { body: draft } = await server.ask('get', `/api/lines/${lineId}/draft`);
-    const attendant = { ...draft.attendant, answering: { rules: [], otherwise: [premium] } };
-    const saved = await server.ask('put', `/api/lines/${lineId}/draft`, { revision: draft.revision, attendant });
-    const refused = await airDraft(server, lineId, saved.body.revision);
+    const refused = await tryOnAir(server, lineId, [premium]);
     expect([refused.status, JSON.stringify(refused.body)]).toEqual([422, expect.stringContaining('notAllowed')]);
     const allowed = { ...settings.outgoing, kinds: ['premium', 'sharedCost'] };
     const changed = await server.ask('patch', '/api/settings', { revision: settings.revision, outgoing: allowed });

@@ -2,6 +2,7 @@ import { encodeG711 } from '@locutor/core/audio';
 import type { PersonId } from '@locutor/core/directory';
 import type { DeskHears, DeskView } from '@locutor/core/exchange';
 import { LiveClient } from '../testing/liveClient';
+import { peopleNamed } from '../testing/office';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 
 /** Twenty milliseconds of a voice, more or less. */
@@ -20,8 +21,7 @@ beforeEach(async () => {
   server = await testServer();
   await server.app.listen(0, '127.0.0.1');
   await server.ask('post', '/api/start', boatyardFacts);
-  const people = (await server.ask('get', '/api/people')).body as { id: PersonId; name: string }[];
-  noor = people.find(({ name }) => name.startsWith('Noor'))?.id as PersonId;
+  [noor] = await peopleNamed(server, 'Noor');
   // The line reads the directory a moment after it changed.
   await server.clock.pass(200);
   noors = await new LiveClient<DeskHears>(server, `desk/${encodeURIComponent(noor)}`).open();

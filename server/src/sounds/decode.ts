@@ -1,6 +1,7 @@
 import {
   centre,
   decodeG711,
+  joinSamples,
   lookAtFile,
   lookOutside,
   lengthMs,
@@ -148,19 +149,9 @@ class Growing {
 function joined(pieces: readonly Piece[]): Sound {
   const [one] = pieces;
   const channels = (one?.channels ?? []).map((_, index) =>
-    joinedSamples(pieces.map((piece) => piece.channels[index] ?? new Float32Array())),
+    joinSamples(pieces.map((piece) => piece.channels[index] ?? new Float32Array())),
   );
   return { channels, rateHz: one?.rateHz ?? bareRateHz };
-}
-
-function joinedSamples(pieces: readonly Float32Array[]): Float32Array {
-  const samples = new Float32Array(pieces.reduce((sum, { length }) => sum + length, 0));
-  let at = 0;
-  for (const piece of pieces) {
-    samples.set(piece, at);
-    at += piece.length;
-  }
-  return samples;
 }
 
 function inLimits(sound: Sound): Result<DecodedSound, SoundFileProblem> {
