@@ -28,6 +28,8 @@ describe('work made of many pieces', () => {
       if (!isOver) setImmediate(count);
     };
     setImmediate(count);
+    void breath();
+    workFor(5);
     await Promise.all(
       Array.from({ length: 30 }, async () => {
         await breath();

@@ -34,8 +34,8 @@ export class HandsetCall implements CallerEnd, CallDisplay {
   private playing: { readonly playId: number; readonly items: readonly HeardItem[]; readonly beganMs: number } | null =
     null;
   private ringing: readonly HeardItem[] | null = null;
-  /** Where in the transcript the sentences begin that a play says. */
-  private readonly firstOf = new Map<number, number>();
+  /** Where in the transcript the sentences begin that the newest play says. */
+  private saying = { playId: -1, first: 0 };
 
   constructor(
     private page: HandsetPage | null,
@@ -141,8 +141,7 @@ export class HandsetCall implements CallerEnd, CallDisplay {
   }
 
   says(playId: number, first: number): void {
-    this.firstOf.clear();
-    this.firstOf.set(playId, first);
+    this.saying = { playId, first };
   }
 
   recording(on: boolean): void {
@@ -155,6 +154,7 @@ export class HandsetCall implements CallerEnd, CallDisplay {
   }
 
   private send({ playId, items }: { readonly playId: number; readonly items: readonly HeardItem[] }, fromMs: number) {
-    this.page?.send({ type: 'play', playId, items, first: this.firstOf.get(playId) ?? 0, fromMs });
+    const first = this.saying.playId === playId ? this.saying.first : 0;
+    this.page?.send({ type: 'play', playId, items, first, fromMs });
   }
 }
