@@ -25,8 +25,8 @@ export async function benchHeld(core, row) {
   });
   const heldMs = async () => {
     server.send('held');
-    const [{ longestMs }] = await once(server, 'message');
-    return longestMs;
+    const [held] = await once(server, 'message');
+    return held;
   };
   const json = (method, body) => ({
     method,
@@ -53,7 +53,9 @@ export async function benchHeld(core, row) {
       await pause(200);
       held.push(await heldMs());
     }
-    row(what, `${Math.min(...held).toFixed(1)} ms`, `took ${Math.min(...times).toFixed(0)} ms; aim: under 20 ms`);
+    const least = (of) => Math.min(...held.map((each) => each[of])).toFixed(1);
+    const took = Math.min(...times).toFixed(0);
+    row(what, `${least('longestMs')} ms`, `${least('workedMs')} ms of its own work; took ${took} ms; aim: under 20 ms`);
   };
   await ask('/api/live/clock', json('PUT', { reading: '2026-11-23T10:00' }));
   const stopCalls = callers(url, calls, []);
@@ -70,7 +72,7 @@ export async function benchHeld(core, row) {
   const { brokenKey, isBroken } = core('rehearsals');
   const brokenKeysOf = (runs) => runs.filter(isBroken).map(brokenKey);
   const works = [
-    ['the calls alone, for 5 s', () => pause(5000)],
+    ['the calls alone, for 10 s', () => pause(10_000)],
     ['a page of the log of 40,000 calls', () => ask('/api/calls')],
     ['a search in it', () => ask('/api/calls?search=harbor')],
     ['all of it as CSV', () => ask('/api/calls/csv')],

@@ -111,10 +111,10 @@ const doesOutside: Readonly<Partial<Record<Phase['type'], WantedLeg['does']>>> =
   handingOver: 'takesOver',
 };
 
-function outsideLegs({ calls }: Exchange): readonly WantedLeg[] {
-  return [...calls.values()].flatMap(({ id, outside, state: { phase } }): WantedLeg[] => {
-    return outside ? [{ ...outside, does: doesOutside[phase.type] ?? 'rings', callId: id }] : [];
-  });
+function* outsideLegs({ calls }: Exchange): Iterable<WantedLeg> {
+  for (const { id, outside, state } of calls.values()) {
+    if (outside) yield { ...outside, does: doesOutside[state.phase.type] ?? 'rings', callId: id };
+  }
 }
 
 /** The phone that somebody of the staff is rung or talks on; null for none, or where they call from their desk. */

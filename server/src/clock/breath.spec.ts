@@ -1,4 +1,4 @@
-import { breath } from './breath';
+import { breath, inTurn } from './breath';
 
 const workFor = (ms: number): void => {
   const untilMs = performance.now() + ms;
@@ -39,5 +39,30 @@ describe('work made of many pieces', () => {
     isOver = true;
     // In one go it would be a single turn.
     expect(turns).toBeGreaterThan(10);
+  });
+
+  it('is done in the order it was asked for, a long turn being ended before', async () => {
+    const done: number[] = [];
+    const turnOf: number[] = [];
+    let turns = 0;
+    let isOver = false;
+    const count = (): void => {
+      turns += 1;
+      if (!isOver) setImmediate(count);
+    };
+    setImmediate(count);
+    for (let piece = 0; piece < 40; piece += 1) {
+      inTurn(() => {
+        workFor(1);
+        done.push(piece);
+        turnOf.push(turns);
+      });
+    }
+    while (done.length < 40) await turn();
+    isOver = true;
+    expect(done).toEqual(Array.from({ length: 40 }, (_, piece) => piece));
+    // The first few at once, each of the others in a turn of its own.
+    expect(turnOf.filter((each) => each === turnOf[0]).length).toBeLessThan(10);
+    expect(new Set(turnOf).size).toBeGreaterThan(30);
   });
 });

@@ -7,7 +7,8 @@ const waiting: (() => void)[] = [];
 
 /**
  * Asked between pieces of work: undefined while this turn of the event loop has been short, else a promise that comes in a
- * later turn, after whatever else waits to be done. Of several that wait each has a turn of its own.
+ * later turn, after whatever else waits to be done. Of several that wait each has a turn of its own, in the order in which
+ * they asked.
  */
 export function breath(): Promise<void> | undefined {
   const nowMs = performance.now();
@@ -15,13 +16,22 @@ export function breath(): Promise<void> | undefined {
     isInTurn = true;
     beganMs = nowMs;
     setImmediate(() => (isInTurn = false));
-    return undefined;
   }
-  if (nowMs - beganMs < mostMs) return undefined;
+  if (waiting.length === 0 && nowMs - beganMs < mostMs) return undefined;
   return new Promise((resolve) => {
     waiting.push(resolve);
     if (waiting.length === 1) setImmediate(next);
   });
+}
+
+/**
+ * Does one of very many short pieces of work that may all be due at once, such as what callers do: now, or in a later turn
+ * where this one has been long. What is asked for later is never done earlier. The work takes its own failures.
+ */
+export function inTurn(work: () => void): void {
+  const turn = breath();
+  if (turn) void turn.then(work);
+  else work();
 }
 
 function next(): void {

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { enclosed } from '../log/enclosed';
+import { inTurn } from './breath';
 
 /** Stops what was to happen later; once it has happened, or was stopped, this does nothing. */
 export type Stop = () => void;
@@ -37,8 +38,13 @@ export class MachineClock extends Clock {
   }
 
   after(ms: number, work: () => unknown): Stop {
-    const timer = setTimeout(enclosed('a timer', work), ms).unref();
-    return () => clearTimeout(timer);
+    let isStopped = false;
+    const happens = enclosed('a timer', () => (isStopped ? undefined : work()));
+    const timer = setTimeout(() => inTurn(happens), ms).unref();
+    return () => {
+      isStopped = true;
+      clearTimeout(timer);
+    };
   }
 
   every(ms: number, work: () => unknown): Stop {

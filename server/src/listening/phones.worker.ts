@@ -1,4 +1,7 @@
+import { giveWay } from '../giveWay';
 import { runFlite, speakable } from '../speech/flite';
+
+giveWay();
 
 /** The sounds of English as the recogniser's model has them. */
 const known = new Set(

@@ -5,11 +5,14 @@ import { rehearse } from '@locutor/core/rehearsals';
 import { quietestHours } from '@locutor/core/traffic';
 import type { Names } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
+import { giveWay } from '../giveWay';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
 import { tryOut } from './tryOut';
 import { zipped } from './zipped';
+
+giveWay();
 
 /** Reckons what would hold the thread that runs the calls. */
 export default function work(task: Task): unknown {

@@ -1,5 +1,6 @@
 import { EventEmitter } from 'node:events';
 import type { WebSocket } from 'ws';
+import { inTurn } from '../clock/breath';
 import { HandClock } from '../testing/handClock';
 import { Socket } from './socket';
 
@@ -33,6 +34,9 @@ let texts: string[];
 let frames: number;
 let closed: number;
 
+/** What came over the socket so far is heard in its turn. */
+const allHeard = () => new Promise<void>((resolve) => inTurn(resolve));
+
 beforeEach(() => {
   clock = new HandClock();
   far = new FarEnd();
@@ -53,6 +57,7 @@ describe('a socket of the live line', () => {
     expect([far.pings, far.isCut]).toEqual([1, false]);
     await clock.pass(10_000);
     expect(far.isCut).toBe(true);
+    await allHeard();
     expect(closed).toBe(1);
   });
 
@@ -77,11 +82,13 @@ describe('a socket of the live line', () => {
 
   it('passes on a burst of keys, but not a flood; later keys are heard again', async () => {
     for (let count = 0; count < 10_000; count += 1) far.emit('message', Buffer.from('{}'), false);
+    await allHeard();
     expect(texts.length).toBeLessThan(200);
     const before = texts.length;
     await clock.pass(1000);
     far.emit('pong');
     far.emit('message', Buffer.from('{}'), false);
+    await allHeard();
     expect(texts.length).toBe(before + 1);
   });
 

@@ -1,5 +1,6 @@
 import type { RawData, WebSocket } from 'ws';
 import { voiceFrameBytes } from '@locutor/core/exchange';
+import { inTurn } from '../clock/breath';
 import type { Clock, Stop } from '../clock/clock';
 import { enclosed } from '../log/enclosed';
 
@@ -33,23 +34,26 @@ export class Socket {
     this.texts = new Bucket(messagesPerSecond, clock);
     this.frames = new Bucket(framesPerSecond, clock);
     const end = (): void => socket.terminate();
+    const hear = enclosed('what came over a socket', listener.onText, end);
     socket.on(
       'message',
       enclosed(
         'what came over a socket',
-        (data: RawData, isBinary: boolean) => this.take(bytesOf(data), isBinary, listener),
+        (data: RawData, isBinary: boolean) => {
+          const bytes = bytesOf(data);
+          if (isBinary) this.takeVoice(bytes, listener);
+          else if (this.texts.takes()) inTurn(() => hear(bytes.toString('utf8')));
+        },
         end,
       ),
     );
     socket.on('pong', () => (this.isAlive = true));
     socket.on('error', end);
-    socket.on(
-      'close',
-      enclosed('the end of a socket', () => {
-        this.stopPings();
-        listener.onClose();
-      }),
-    );
+    const over = enclosed('the end of a socket', () => {
+      this.stopPings();
+      listener.onClose();
+    });
+    socket.on('close', () => inTurn(over));
     this.stopPings = clock.every(pingEveryMs, () => this.askWhetherThere());
   }
 
@@ -67,12 +71,8 @@ export class Socket {
     this.socket.close(1008, why);
   }
 
-  private take(bytes: Buffer, isBinary: boolean, listener: Listener): void {
-    if (isBinary) {
-      if (bytes.length === voiceFrameBytes && this.frames.takes()) listener.onVoice(bytes);
-      return;
-    }
-    if (this.texts.takes()) listener.onText(bytes.toString('utf8'));
+  private takeVoice(bytes: Buffer, { onVoice }: Listener): void {
+    if (bytes.length === voiceFrameBytes && this.frames.takes()) onVoice(bytes);
   }
 
   private askWhetherThere(): void {

@@ -21,10 +21,22 @@ import {
   type SoundFileProblem,
 } from '@locutor/core/audio';
 import { right, wrong, type Result } from '@locutor/core/result';
+import { giveWay } from '../giveWay';
 import { keepAudio } from '../audio/audioFiles';
 import { decodeSound } from './decode';
 import { noiseReducer } from './noise';
-import type { BringTask, Brought, DownloadKind, ForListeningTask, PolishTask, Ready, SoundTask, WriteTask } from './soundTask';
+import type {
+  BringTask,
+  Brought,
+  DownloadKind,
+  ForListeningTask,
+  PolishTask,
+  Ready,
+  SoundTask,
+  WriteTask,
+} from './soundTask';
+
+giveWay();
 
 /** More than this is of no use for a telephone, nor for taking noise away. */
 const highestRateHz = 48_000;

@@ -1,6 +1,9 @@
 import { tuningOf, voiceNameOf, type VoiceName } from '@locutor/core/line';
+import { giveWay } from '../giveWay';
 import { atPitch, forPhone, pitchRatio } from './forPhone';
 import type { Spoken, VoiceTask } from './voice';
+
+giveWay();
 
 /** What of the program's interface is used here; its package has no types. */
 interface Program {

@@ -1,8 +1,11 @@
 import { readWav, type Pcm } from '@locutor/core/audio';
 import { tuningOf, voiceNameOf, type VoiceName } from '@locutor/core/line';
+import { giveWay } from '../giveWay';
 import { outFolder, runFlite, speakable } from './flite';
 import { atPitch, forPhone, pitchRatio } from './forPhone';
 import type { Spoken, VoiceTask } from './voice';
+
+giveWay();
 
 /** Speaks one sentence in English. */
 export default async function speak({ voice, text }: VoiceTask): Promise<Spoken> {
