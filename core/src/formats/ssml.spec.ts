@@ -99,6 +99,7 @@ describe('SSML', () => {
 
   it.each([
     ['<speak>Hi', 'This is not XML: something is wrong at line 1.'],
+    ['<?xml version="1.0?><speak>Hi</speak>', 'This is not XML that can be read. Nothing was changed.'],
     ['<html><p>Hi</p></html>', 'not SSML'],
     ['<!DOCTYPE speak [<!ENTITY x SYSTEM "file:///etc/passwd">]><speak>&x;</speak>', 'not SSML'],
     [said('<break/>'), 'There are no words'],

@@ -31,7 +31,8 @@ export interface ReadSsml extends SsmlGreeting {
 }
 
 export type SsmlProblem =
-  | { readonly type: 'notXml'; readonly line: number }
+  /** Null where it cannot be told in which line. */
+  | { readonly type: 'notXml'; readonly line: number | null }
   | { readonly type: 'notSsml' }
   | { readonly type: 'noWords' }
   | { readonly type: 'tooLarge'; readonly mostBytes: number }
@@ -123,9 +124,8 @@ export function readSsml(source: string, usualVoice: VoiceId = defaultVoice): Re
   if (/<!DOCTYPE/i.test(source)) return wrong({ type: 'notSsml' });
   const valid = XMLValidator.validate(source);
   if (valid !== true) return wrong({ type: 'notXml', line: valid.err.line });
-  const nodes = new XMLParser({ ...options, trimValues: false, parseTagValue: false, htmlEntities: true }).parse(
-    source,
-  ) as readonly Node[];
+  const nodes = nodesIn(source);
+  if (!nodes) return wrong({ type: 'notXml', line: null });
   const speak = nodes.find((node) => nameOf(node) === 'speak');
   if (!speak) return wrong({ type: 'notSsml' });
   const reading = new Reading(usualVoice);
@@ -134,6 +134,16 @@ export function readSsml(source: string, usualVoice: VoiceId = defaultVoice): Re
   if (!saysSomething(words)) return wrong({ type: 'noWords' });
   if (words.length > longestWords) return wrong({ type: 'tooLong', most: longestWords });
   return right({ words, voice: reading.voice(), sayAs: reading.sayAs, left: [...reading.left] });
+}
+
+/** Undefined where the parser finds a fault that the validator did not, such as a declaration that does not end. */
+function nodesIn(source: string): readonly Node[] | undefined {
+  const parser = new XMLParser({ ...options, trimValues: false, parseTagValue: false, htmlEntities: true });
+  try {
+    return parser.parse(source) as readonly Node[];
+  } catch {
+    return undefined;
+  }
 }
 
 function saysSomething(words: string): boolean {

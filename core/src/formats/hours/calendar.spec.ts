@@ -326,6 +326,10 @@ describe('a calendar as hours', () => {
         'SUMMARY:Next summer\nDTSTART:20270601T100000\nDTEND:20270601T110000\nRRULE:FREQ=WEEKLY',
         'SUMMARY:Long\nDTSTART:20261201T100000\nDTEND:20261204T110000',
         'SUMMARY:Every second\nDTSTART:20261201T100000\nDTEND:20261201T110000\nRRULE:FREQ=SECONDLY',
+        'SUMMARY:Ninth Thursday\nDTSTART;VALUE=DATE:20261126\nRRULE:FREQ=YEARLY;BYMONTH=11;BYDAY=9TH',
+        'SUMMARY:Thirtieth of February\nDTSTART;VALUE=DATE:20260227\nRRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30',
+        'SUMMARY:Thirteenth month\nDTSTART;VALUE=DATE:20261126\nRRULE:FREQ=YEARLY;BYMONTH=13;BYDAY=4TH',
+        'SUMMARY:No such day\nDTSTART;VALUE=DATE:20270230',
         'SUMMARY:Open\nDTSTART:20261102T080000\nDTEND:20261102T170000\nRRULE:FREQ=WEEKLY',
       ),
     );
@@ -333,11 +337,15 @@ describe('a calendar as hours', () => {
       'Broken cannot be read.',
       'Odd rule cannot be read.',
       'Long lasts too long.',
+      'Thirteenth month cannot be read.',
+      'No such day cannot be read.',
       'Old fair is over.',
       'Every day for ever comes more than 60 times in two years.',
       'Every other week is taken as its days of the next two years, not as a rule.',
       'Next summer comes every week, but not all through the coming weeks: enter it as a season.',
       'Every second comes more than 60 times in two years.',
+      'Ninth Thursday comes on no day of the next two years.',
+      'Thirtieth of February comes on no day of the next two years.',
     ]);
     expect(found.week).toHaveLength(1);
     expect(found.special.map(({ name }) => name)).toEqual(Array.from({ length: 3 }, () => 'Every other week'));

@@ -3,8 +3,10 @@ import ICAL from 'ical.js';
 import {
   dayNumber,
   daysOf,
+  isMonthDay,
   isTimeZone,
   joinTimes,
+  readDate,
   showDate,
   specialLimits,
   wallTime,
@@ -41,6 +43,8 @@ export interface NotRead {
     | 'changesLater'
     /** Taken as the days on which it comes in the next two years. */
     | 'daysOnly'
+    /** It comes on no day of the next two years. */
+    | 'never'
     /** Taken at the line's own time, as the zones differ now. */
     | 'otherZone'
     | 'tooLong'
@@ -181,7 +185,13 @@ class Reader {
 
   result(): ReadCalendar {
     for (const { uid, event } of this.later) {
-      this.place({ ...event, except: [...event.except, ...(this.overridden.get(uid) ?? [])] });
+      const except = [...event.except, ...(this.overridden.get(uid) ?? [])];
+      const isPlaced = quietly(() => {
+        this.place({ ...event, except });
+        return true;
+      });
+      // A rule may only be found out to make no sense as it is followed.
+      if (!isPlaced) this.leave(event.name, 'unreadable');
     }
     const days = new Set([...this.singles.keys(), ...this.weekly.flatMap(({ except }) => [...except])]);
     const soon = [...days].filter((day) => day >= this.today && day <= this.today + calendarLimits.daysAhead);
@@ -202,7 +212,7 @@ class Reader {
   private understand(event: Component, name: string): Understood | NotRead['why'] | undefined {
     const property = event.getFirstProperty('dtstart');
     const start = property?.getFirstValue() as Time | undefined;
-    if (!property || !start) return undefined;
+    if (!property || !start || !isOnADay(property)) return undefined;
     const rule = (event.getFirstPropertyValue('rrule') as Recur | null) ?? null;
     const words = String(event.getFirstPropertyValue('description') ?? '').slice(0, specialLimits.words);
     const from = this.wallOf(start, property);
@@ -210,6 +220,7 @@ class Reader {
     // A time of another clock is taken as it is here now, not as it was when it came first.
     if (rule && !start.isDate) from.minute = this.minuteNow(start, property) ?? from.minute;
     const endProperty = event.getFirstProperty('dtend');
+    if (endProperty && !isOnADay(endProperty)) return undefined;
     const lasts = event.getFirstPropertyValue('duration') as { toSeconds: () => number } | null;
     const end = endProperty && this.wallOf(endProperty.getFirstValue() as Time, endProperty);
     if (typeof end === 'string') return end;
@@ -379,6 +390,7 @@ class Reader {
     const end = Math.min(last ?? Infinity, this.today + calendarLimits.daysAhead);
     const shift = from - dayNumber(start.year, start.month, start.day);
     const steps = rule?.iterator(start);
+    const months = ((rule?.parts.BYMONTH ?? []) as readonly (string | number)[]).map(Number);
     const days: DayNumber[] = [];
     for (let step = 0; step < 5000; step += 1) {
       if ((this.stepsLeft -= 1) < 0) return this.leave(name, 'tooMany');
@@ -386,10 +398,12 @@ class Reader {
       if (!next) break;
       const day = dayNumber(next.year, next.month, next.day) + shift;
       if (day > end) break;
+      // A day that a month has not, such as 30 February, is given as one of the next month.
+      if (months.length > 0 && !months.includes(next.month)) continue;
       if (day >= this.today && !event.except.includes(day)) days.push(day);
       if (days.length > calendarLimits.timesEach) return this.leave(name, 'tooOften');
     }
-    this.leave(name, 'daysOnly');
+    this.leave(name, days.length > 0 ? 'daysOnly' : 'never');
     for (const day of days) this.placeDay(event, day);
   }
 
@@ -465,6 +479,11 @@ function onlyHas(rule: Recur, parts: readonly string[]): boolean {
 }
 
 /** A rule of every year, as a special date has it. */
+/** Whether its date is one, before the library makes 30 February into 2 March. */
+function isOnADay(property: InstanceType<typeof ICAL.Property>): boolean {
+  return readDate(String(property.toJSON()[3]).slice(0, 10)) !== undefined;
+}
+
 function yearlyWhen({ rule, from, to }: Understood): When | undefined {
   if (!rule || rule.freq !== 'YEARLY' || (rule.interval ?? 1) !== 1) return undefined;
   const days = to - from + 1;
@@ -477,11 +496,11 @@ function yearlyWhen({ rule, from, to }: Understood): When | undefined {
   const [byDay, secondDay] = (parts.BYDAY ?? []).map(String);
   const [day = Number(showDate(from).slice(8)), second] = (parts.BYMONTHDAY ?? []).map(Number);
   if (second !== undefined || secondDay !== undefined || (byDay && parts.BYMONTHDAY)) return undefined;
-  if (!byDay) return day > 0 ? { type: 'yearly', month, day, days } : undefined;
+  if (!byDay) return isMonthDay({ month, day }) ? { type: 'yearly', month, day, days } : undefined;
   const nth = /^([+-]?\d)([A-Z]{2})$/.exec(byDay);
   const weekday = weekdayCodes.indexOf(nth?.[2] as 'MO') + 1;
   const which = Number(nth?.[1]);
-  const isKnown = weekday > 0 && [1, 2, 3, 4, 5, -1].includes(which) && parts.BYMONTH;
+  const isKnown = isMonthDay({ month, day: 1 }) && weekday > 0 && [1, 2, 3, 4, 5, -1].includes(which) && parts.BYMONTH;
   if (!isKnown) return undefined;
   return { type: 'nthWeekday', nth: which as Nth, weekday: weekday as Weekday, month, plusDays: 0, days };
 }

@@ -26,6 +26,7 @@ const notRead: Readonly<Record<NotRead['why'], string>> = {
   changesLater: 'comes otherwise from some day on, which is not carried: look at it there, and enter it',
   tooOften: `comes more than ${calendarLimits.timesEach} times in two years`,
   daysOnly: 'is taken as its days of the next two years, not as a rule',
+  never: 'comes on no day of the next two years',
   otherZone: 'is in another time zone; its times are taken as they are here now',
   tooLong: 'lasts too long',
   tooMany: 'are more than can be kept',

@@ -4,7 +4,9 @@ import type { SsmlProblem } from '../ssml';
 export function describeSsmlProblem(problem: SsmlProblem): string {
   switch (problem.type) {
     case 'notXml':
-      return `This is not XML: something is wrong at line ${problem.line}. Nothing was changed.`;
+      return problem.line === null
+        ? 'This is not XML that can be read. Nothing was changed.'
+        : `This is not XML: something is wrong at line ${problem.line}. Nothing was changed.`;
     case 'notSsml':
       return 'This is XML, but not SSML: it does not begin with a speak element, or refers to what is outside it.';
     case 'noWords':
