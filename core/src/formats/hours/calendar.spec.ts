@@ -310,6 +310,8 @@ describe('a calendar as hours', () => {
       { length: 2000 },
       (_, at) => `SUMMARY:M${at}\nDTSTART;VALUE=DATE:19700101\nRRULE:FREQ=MONTHLY`,
     );
+    const far = 'SUMMARY:Far\nDTSTART;TZID=Here:99991231T100000\nDTEND;TZID=Here:99991231T110000\nRRULE:FREQ=WEEKLY';
+    expect(why(read(calendar(far)))).toEqual(['Far comes on no day of the next two years.']);
     expect(read(calendar(...monthly)).notCarried.length).toBeGreaterThan(0);
     const endless = `BEGIN:VCALENDAR\r\n${'BEGIN:VEVENT\r\nSUMMARY:A\r\n'.repeat(20_000)}`;
     expect(readCalendar(endless, zone, today).ok).toBe(false);

@@ -112,10 +112,18 @@ function componentsIn(text: string, kind: 'VEVENT' | 'VTIMEZONE'): readonly stri
 
 function zonesIn(text: string): ReadonlyMap<string, InstanceType<typeof ICAL.Timezone>> {
   const found = componentsIn(text, 'VTIMEZONE').flatMap((each) => {
-    const zone = quietly(() => new ICAL.Timezone(new ICAL.Component(ICAL.parse(each) as unknown as string)));
+    const component = quietly(() => new ICAL.Component(ICAL.parse(each) as unknown as string));
+    const zone = component && changesYearly(component) ? quietly(() => new ICAL.Timezone(component)) : undefined;
     return zone?.tzid ? [[zone.tzid, zone] as const] : [];
   });
   return new Map(found);
+}
+
+/** Clocks are changed by rules of every year, and not by thousands of them: others would take for ever to follow. */
+function changesYearly(zone: Component): boolean {
+  const changes = zone.getAllSubcomponents();
+  const rules = changes.flatMap((each) => each.getAllProperties('rrule'));
+  return changes.length <= 500 && rules.every((rule) => (rule.getFirstValue() as Recur | null)?.freq === 'YEARLY');
 }
 
 function quietly<Made>(make: () => Made): Made | undefined {
@@ -213,6 +221,7 @@ class Reader {
     const property = event.getFirstProperty('dtstart');
     const start = property?.getFirstValue() as Time | undefined;
     if (!property || !start || !isOnADay(property)) return undefined;
+    if (start.year > this.lastYear) return 'never';
     const rule = (event.getFirstPropertyValue('rrule') as Recur | null) ?? null;
     const words = String(event.getFirstPropertyValue('description') ?? '').slice(0, specialLimits.words);
     const from = this.wallOf(start, property);
@@ -271,6 +280,11 @@ class Reader {
     return typeof wall === 'string' ? undefined : wall.minute;
   }
 
+  /** What comes after it is of no use to anybody. */
+  private get lastYear(): number {
+    return yearOf(this.today) + 20;
+  }
+
   private readonly sameClock = new Map<string, boolean>();
 
   /** Whether a zone's clocks go as the line's do in the next two years, by whatever name. */
@@ -312,7 +326,8 @@ class Reader {
       };
       return utcMs - offsetAt(utcMs - offsetAt(utcMs));
     }
-    if (!known) return undefined;
+    // The library goes through the clock changes of every year up to it.
+    if (!known || time.year > this.lastYear) return undefined;
     const there = time.clone();
     there.zone = known;
     return there.toUnixTime() * 1000;
