@@ -231,5 +231,5 @@ function stillGoing(effects: readonly CallEffect[], over: readonly number[]): re
 
 /** Whose phones of a group ring is noted by the exchange, not by the call. */
 function isOfCall({ type }: TranscriptEntry): boolean {
-  return type !== 'ringing' && type !== 'askedToAccept';
+  return type !== 'ringing' && type !== 'rang' && type !== 'askedToAccept';
 }

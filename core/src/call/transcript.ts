@@ -24,6 +24,8 @@ export type TranscriptEntry = { readonly atMs: number } & (
   | { readonly type: 'spelled'; readonly digits: string; readonly matches: readonly PersonId[] }
   | { readonly type: 'silence'; readonly sheetId: SheetId; readonly round: number }
   | { readonly type: 'ringing'; readonly phone: RungPhone; readonly forMs: number | null }
+  /** The phone of a member, as 'ringing' told, that rang and was not answered: its time passed, or they declined. */
+  | { readonly type: 'rang'; readonly phone: RungPhone; readonly forMs: number; readonly why: 'letRing' | 'declined' }
   | { readonly type: 'askedToAccept'; readonly phone: RungPhone }
   | { readonly type: 'answered'; readonly phone: RungPhone }
   | { readonly type: 'ringingGroup'; readonly groupId: GroupId }

@@ -55,6 +55,31 @@ describe('a group', () => {
     expect(rungOn('onCall')).toEqual([mobile.number, mobile.number]);
   });
 
+  it('tells who let it ring and who declined, and nothing of those who had no time to', () => {
+    const told = (office: Office, call: ReturnType<Office['call']>) =>
+      office.transcript(call).flatMap((entry) => (entry.type === 'rang' ? [[entry.why, entry.forMs / 1000]] : []));
+    const inOrder = officeWith({ order: 'inOrder', memberSeconds: 12 });
+    const one = inOrder.call('one');
+    inOrder.pass(12);
+    inOrder.decline(priya);
+    inOrder.pass(3);
+    inOrder.answer(wendell);
+    expect(told(inOrder, one)).toEqual([
+      ['letRing', 12],
+      ['declined', 0],
+    ]);
+    const together = officeWith({ order: 'allAtOnce', memberSeconds: 20 });
+    const two = together.call('two');
+    together.decline(noor);
+    together.pass(5);
+    together.answer(priya);
+    expect(told(together, two)).toEqual([['declined', 0]]);
+    const nobody = officeWith({ order: 'allAtOnce', memberSeconds: 20 });
+    const three = nobody.call('three');
+    nobody.pass(20);
+    expect(told(nobody, three)).toEqual(Array.from({ length: 3 }, () => ['letRing', 20]));
+  });
+
   it('in order rings one after the other, from the top, for its seconds', () => {
     const office = officeWith({ order: 'inOrder', memberSeconds: 12 });
     office.call('one');

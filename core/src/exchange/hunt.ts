@@ -1,7 +1,7 @@
 import type { NotAnswered, RingGroup } from '../call';
 import type { Group, PersonId } from '../directory';
 import { freeMembers, isWithin, longestFree, phoneOf, startingAfter, whyNobody } from './members';
-import { newLeg, noteFor, setDoing, setFree, staffOf, startTimer, stopTimer, tell, type Run } from './run';
+import { newLeg, noteFor, setDoing, setFree, staffOf, startTimer, stopTimer, tell, type Run, noteRang } from './run';
 import type { CallId, Hunt } from './state';
 
 /** Begins to ring a group for a call. */
@@ -29,6 +29,7 @@ export function beginHunt(run: Run, callId: CallId, { ringId, groupId, seconds }
 
 /** The time of whoever rings is over, or they declined: on to the next. */
 export function huntOn(run: Run, callId: CallId): void {
+  noteAllRang(run, callId);
   const hunt = run.hunts.get(callId);
   const group = hunt && run.ready.groups.get(hunt.groupId);
   if (!hunt) return;
@@ -51,6 +52,7 @@ export function declineHunt(run: Run, callId: CallId, personId: PersonId): void 
 
 /** The time for all is over. */
 export function giveUp(run: Run, callId: CallId, why: NotAnswered): void {
+  noteAllRang(run, callId);
   const hunt = run.hunts.get(callId);
   if (hunt) tell(run, callId, { type: 'groupUnanswered', atMs: run.atMs, ringId: hunt.ringId, why });
 }
@@ -153,6 +155,11 @@ function rungFor(run: Run, callId: CallId): readonly PersonId[] {
 function isRungFor(run: Run, personId: PersonId, callId: CallId): boolean {
   const { doing } = staffOf(run, personId);
   return doing.type === 'rung' && doing.by.type !== 'queue' && doing.by.callId === callId;
+}
+
+/** Whoever rings still for a call has let it ring. */
+function noteAllRang(run: Run, callId: CallId): void {
+  for (const personId of rungFor(run, callId)) noteRang(run, personId, 'letRing');
 }
 
 function freeRung(run: Run, callId: CallId): void {

@@ -2,7 +2,7 @@ import type { EnterQueue } from '../call';
 import type { PersonId, Queue, QueueId } from '../directory';
 import { freeMembers, isWithin, longestFree, phoneOf, startingAfter, workingMembers } from './members';
 import { legOf } from './legs';
-import { lineOfQueue, newLeg, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
+import { lineOfQueue, newLeg, setDoing, setFree, staffOf, startTimer, tell, type Run, firstOf, noteFor } from './run';
 import type { CallId, QueueLine } from './state';
 
 /** Gives a caller a place in a queue, unless it is full, paused, closed, or nobody works. */
@@ -118,6 +118,9 @@ function ringMember(run: Run, queue: Queue, personId: PersonId): void {
     timerId,
     isAccepting: false,
   });
+  const callId = firstOf(run, queue.id);
+  const forMs = queue.memberSeconds * 1000;
+  if (callId) noteFor(run, callId, { type: 'ringing', atMs: run.atMs, phone: phone.rung, forMs });
 }
 
 /** A member did not take the call that was offered: they are tried again after a while. */

@@ -85,6 +85,20 @@ describe('a queue', () => {
     expect(office.rung()).toEqual(['Noor']);
   });
 
+  it('keeps with the call that waits longest who was rung for it, and how they did not answer', () => {
+    const office = officeWith({ memberSeconds: 10 });
+    const [one] = [office.call('one'), office.call('two')];
+    office.pass(4);
+    office.decline(priya);
+    office.pass(6);
+    const told = office
+      .transcript(one)
+      .flatMap((entry) =>
+        entry.type === 'rang' ? [[entry.why, entry.forMs]] : entry.type === 'ringing' ? ['rings'] : [],
+      );
+    expect(told).toEqual(['rings', 'rings', ['declined', 4000], ['letRing', 10_000]]);
+  });
+
   it('leaves a member alone for the rest after a call', () => {
     const office = officeWith({ members: membersOf(noor), restSeconds: 20 });
     office.call('one');

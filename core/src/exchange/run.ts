@@ -95,6 +95,23 @@ export function noteFor(run: Run, callId: CallId, entry: TranscriptEntry): void 
   run.effects.push({ type: 'forCall', callId, effect: { type: 'note', entry } });
 }
 
+/** How the phone of a member stopped to ring that was not answered. */
+export type Rang = Extract<TranscriptEntry, { readonly type: 'rang' }>['why'];
+
+/** The call of a group or queue for which somebody is rung hears, as it were, that they did not answer. */
+export function noteRang(run: Run, personId: PersonId, why: Rang): void {
+  const { doing } = staffOf(run, personId);
+  if (doing.type !== 'rung' || (doing.by.type !== 'group' && doing.by.type !== 'queue')) return;
+  const callId = doing.by.type === 'group' ? doing.by.callId : firstOf(run, doing.by.queueId);
+  const entry = { type: 'rang', atMs: run.atMs, phone: doing.leg.phone, forMs: run.atMs - doing.sinceMs, why } as const;
+  if (callId) noteFor(run, callId, entry);
+}
+
+/** The call that waits longest in a queue: members are rung for it. */
+export function firstOf(run: Run, queueId: QueueId): CallId | undefined {
+  return lineOfQueue(run, queueId).waiting[0]?.callId;
+}
+
 export function startTimer(run: Run, due: Due, afterMs: number): number {
   const timerId = (run.timersGiven += 1);
   run.timers.set(timerId, due);

@@ -5,7 +5,7 @@ import { endTalk } from './callEffects';
 import { declineHunt } from './hunt';
 import { isFree } from './members';
 import { missOffer, takeFromLine } from './offers';
-import { noteFor, setDoing, setFree, staffOf, startTimer, tell, type Run } from './run';
+import { noteFor, setDoing, setFree, staffOf, startTimer, tell, type Run, noteRang, type Rang } from './run';
 import type { CallId, Doing } from './state';
 import { beginTake, missTake } from './takes';
 
@@ -70,9 +70,10 @@ export function pressKey(run: Run, personId: PersonId, key: Key): void {
 }
 
 /** They decline, do not press 1, or let the offer of a queue pass. */
-export function declineCall(run: Run, personId: PersonId, why: Unreached = 'busy'): void {
+export function declineCall(run: Run, personId: PersonId, why: Unreached = 'busy', rang: Rang = 'declined'): void {
   const { doing } = staffOf(run, personId);
   if (doing.type !== 'rung') return;
+  noteRang(run, personId, rang);
   switch (doing.by.type) {
     case 'queue':
       return missOffer(run, personId, doing.by.queueId);

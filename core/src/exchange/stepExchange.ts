@@ -146,7 +146,7 @@ function timeOver(run: Run, { timerId }: TimerOver): void {
       return giveUp(run, due.callId, 'noAnswer');
     case 'accept':
     case 'offer':
-      return declineCall(run, due.personId);
+      return declineCall(run, due.personId, 'busy', 'letRing');
     case 'free':
       if (staffOf(run, due.personId).doing.type === 'nothing') setFree(run, due.personId);
       return;

@@ -31,6 +31,8 @@ export function captionOf(entry: TranscriptEntry, names: Names, to: keyof typeof
       return 'No key was pressed';
     case 'ringing':
       return `Ringing ${phoneName(entry.phone, names)}${entry.forMs === null ? '' : ` for up to ${Math.round(entry.forMs / 1000)} s`}`;
+    case 'rang':
+      return `${phoneName(entry.phone, names)} ${entry.why === 'declined' ? 'declines' : 'does not pick up'}`;
     case 'askedToAccept':
       return `${phoneName(entry.phone, names)} picked up and is asked to press 1`;
     case 'answered':

@@ -112,8 +112,10 @@ function componentsIn(text: string, kind: 'VEVENT' | 'VTIMEZONE'): readonly stri
 
 function zonesIn(text: string): ReadonlyMap<string, InstanceType<typeof ICAL.Timezone>> {
   const found = componentsIn(text, 'VTIMEZONE').flatMap((each) => {
-    const component = quietly(() => new ICAL.Component(ICAL.parse(each) as unknown as string));
-    const zone = component && changesYearly(component) ? quietly(() => new ICAL.Timezone(component)) : undefined;
+    const zone = quietly(() => {
+      const component = new ICAL.Component(ICAL.parse(each) as unknown as string);
+      return changesYearly(component) ? new ICAL.Timezone(component) : undefined;
+    });
     return zone?.tzid ? [[zone.tzid, zone] as const] : [];
   });
   return new Map(found);
