@@ -91,11 +91,10 @@ describe('a queue', () => {
     office.pass(4);
     office.decline(priya);
     office.pass(6);
-    const told = office
-      .transcript(one)
-      .flatMap((entry) =>
-        entry.type === 'rang' ? [[entry.why, entry.forMs]] : entry.type === 'ringing' ? ['rings'] : [],
-      );
+    const told = office.transcript(one).flatMap((entry): unknown[] => {
+      if (entry.type === 'ringing') return ['rings'];
+      return entry.type === 'rang' ? [[entry.why, entry.forMs]] : [];
+    });
     expect(told).toEqual(['rings', 'rings', ['declined', 4000], ['letRing', 10_000]]);
   });
 

@@ -2,3 +2,6 @@ export { quietestHours, type QuietHour, type QuietHours } from './quietest';
 export { chanceFrom, exponential } from './chance';
 export { outcomeWords } from './words/en';
 export { writeCallsCsv, type CallToWrite } from './callsCsv';
+export { factsOf, type CallFacts, type Wait } from './facts';
+export type { OutsideCall, Ring, RingEnd, Who } from './rings';
+export type { Choice, Visit } from './visits';

@@ -1,6 +1,6 @@
 import { answeredBy, outcomeOf, waitedMs, type TranscriptEntry } from '../call';
 import { boxId, contactId, personId, queueId } from '../directory';
-import { lineId } from '../line';
+import { lineId, sheetId } from '../line';
 import { chanceFrom, exponential, writeCallsCsv } from '.';
 
 type Untimed = TranscriptEntry extends infer Entry ? (Entry extends unknown ? Omit<Entry, 'atMs'> : never) : never;
@@ -26,6 +26,26 @@ const kept = (isKept: boolean): Untimed => ({
   kept: isKept,
 });
 
+const phone = { type: 'person', personId: noor, number: null } as const;
+const rings: Untimed = { type: 'ringing', phone, forMs: 20_000 };
+const rang: Untimed = { type: 'rang', phone, forMs: 20_000, why: 'letRing' };
+const missed: Untimed = { type: 'notAnswered', target: { type: 'person', personId: noor }, why: 'noAnswer' };
+const queued: Untimed = { type: 'queued', queueId: rush };
+const welcome = sheetId.create('welcome');
+const sheet: Untimed = { type: 'sheet', sheetId: welcome };
+const handingOver: Untimed = {
+  type: 'handingOver',
+  target: { type: 'outside', number: '+12075550190', contactId: null },
+};
+const said = (by: 'menu' | 'announcement' | 'box'): Untimed => ({
+  type: 'said',
+  text: 'Hello.',
+  source:
+    by === 'box'
+      ? { type: 'box', boxId: boxId.create('office') }
+      : { type: 'words', sheetId: welcome, part: by === 'menu' ? 'openingWords' : 'words' },
+});
+
 describe('what a call came to', () => {
   it.each([
     ['goes on', told(answers), null],
@@ -33,13 +53,25 @@ describe('what a call came to', () => {
     ['answered and cut off', told(answers, ended('cut')), 'cut'],
     ['left a message', told(kept(true), ended('messageTaken')), 'message'],
     ['left a message and hung up', told(kept(true), ended('callerHungUp')), 'message'],
-    ['said too little', told(kept(false), ended('callerHungUp')), 'hungUp'],
-    ['gave up waiting', told(left('hungUp', 40_000), ended('callerHungUp')), 'gaveUpWaiting'],
-    ['found the queue full', told(left('full', 0), ended('hungUp')), 'lineEnded'],
+    ['said too little', told(kept(false), ended('callerHungUp')), 'noMessage'],
+    ['gave up waiting', told(queued, left('hungUp', 40_000), ended('callerHungUp')), 'gaveUpInQueue'],
+    ['gave up while it rang', told(sheet, rings, ended('callerHungUp')), 'gaveUpRinging'],
+    ['gave up while members rang', told(sheet, rings, rang, ended('callerHungUp')), 'gaveUpRinging'],
+    ['gave up while it was handed over', told(sheet, handingOver, ended('callerHungUp')), 'gaveUpRinging'],
+    ['hung up on the words after nobody answered', told(rings, missed, said('box'), ended('callerHungUp')), 'missed'],
+    ['rang, and the line ended it', told(rings, missed, ended('pathRanOut')), 'missed'],
+    ['found the queue full', told(queued, left('full', 0), ended('hungUp')), 'missed'],
+    ['hung up on the greeting of a box', told(sheet, said('menu'), said('box'), ended('callerHungUp')), 'noMessage'],
+    ['gave up in a menu', told(sheet, said('menu'), ended('callerHungUp')), 'gaveUpInMenu'],
+    ['hung up before anything', told(ended('callerHungUp')), 'gaveUpInMenu'],
+    ['heard an announcement', told(sheet, said('announcement'), ended('callerHungUp')), 'informed'],
+    ['heard one to its end', told(sheet, said('announcement'), sheet, said('menu'), ended('hungUp')), 'informed'],
+    ['heard one and rang then', told(said('announcement'), rings, missed, ended('hungUp')), 'missed'],
+    ['was let go', told(sheet, said('menu'), ended('hungUp')), 'letGo'],
     ['blocked', told(ended('blocked')), 'blocked'],
     ['handed over', told(ended('handedOver')), 'handedOver'],
     ['heard a box', told(ended('boxHeard')), 'boxHeard'],
-    ['went round in circles', told(ended('circle')), 'lineEnded'],
+    ['went round in circles', told(ended('circle')), 'letGo'],
   ] as const)('%s', (_, transcript, outcome) => {
     expect(outcomeOf(transcript)).toBe(outcome);
   });

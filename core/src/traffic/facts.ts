@@ -1,0 +1,64 @@
+import { outcomeOf, waitedMs, type Outcome, type TranscriptEntry } from '../call';
+import type { GroupId, QueueId, QueueReason } from '../directory';
+import { rungIn, type OutsideCall, type Ring } from './rings';
+import { visitsIn, type Visit } from './visits';
+
+/** A wait in a queue. */
+export interface Wait {
+  readonly queueId: QueueId;
+  readonly atMs: number;
+  readonly waitedMs: number;
+  readonly end: QueueReason | 'answered' | 'hungUp';
+}
+
+/** What Traffic knows of a call that is over (docs/traffic.md); times in ms. */
+export interface CallFacts {
+  readonly outcome: Outcome;
+  readonly toPersonMs: number | null;
+  readonly through: GroupId | QueueId | null;
+  readonly waitedMs: number;
+  readonly talkMs: number;
+  readonly holdMs: number;
+  readonly wrongKeys: number;
+  readonly silences: number;
+  readonly visits: readonly Visit[];
+  readonly waits: readonly Wait[];
+  readonly rings: readonly Ring[];
+  readonly outside: readonly OutsideCall[];
+}
+
+/** @returns null while the call goes on */
+export function factsOf(transcript: readonly TranscriptEntry[]): CallFacts | null {
+  const outcome = outcomeOf(transcript);
+  const [first] = transcript;
+  if (!outcome || !first) return null;
+  const visits = visitsIn(transcript);
+  const { rings, outside } = rungIn(transcript);
+  const reached = transcript.find(({ type }) => type === 'answered' || type === 'handedOver');
+  return {
+    outcome,
+    toPersonMs: reached ? Math.max(0, reached.atMs - first.atMs) : null,
+    through: rings.find(({ end }) => end === 'answered')?.through ?? null,
+    waitedMs: waitedMs(transcript),
+    talkMs: total(rings, 'talkMs'),
+    holdMs: total(rings, 'holdMs'),
+    wrongKeys: total(visits, 'wrongKeys'),
+    silences: total(visits, 'silences'),
+    visits,
+    waits: waitsIn(transcript),
+    rings,
+    outside,
+  };
+}
+
+function waitsIn(transcript: readonly TranscriptEntry[]): readonly Wait[] {
+  return transcript.flatMap((entry) =>
+    entry.type === 'leftQueue'
+      ? [{ queueId: entry.queueId, atMs: entry.atMs - entry.waitedMs, waitedMs: entry.waitedMs, end: entry.why }]
+      : [],
+  );
+}
+
+function total<Name extends string>(all: readonly Readonly<Record<Name, number>>[], name: Name): number {
+  return all.reduce((sum, each) => sum + each[name], 0);
+}
