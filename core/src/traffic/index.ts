@@ -5,3 +5,14 @@ export { writeCallsCsv, type CallToWrite } from './callsCsv';
 export { factsOf, type CallFacts, type Wait } from './facts';
 export type { OutsideCall, Ring, RingEnd, Who } from './rings';
 export type { Choice, Visit } from './visits';
+export {
+  erlangB,
+  erlangC,
+  linesFor,
+  loadOf,
+  membersFor,
+  waitingWith,
+  type Demand,
+  type Target,
+  type Waiting,
+} from './erlang';

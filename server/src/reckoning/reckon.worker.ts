@@ -6,6 +6,7 @@ import { quietestHours } from '@locutor/core/traffic';
 import type { Names } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
 import { giveWay } from '../giveWay';
+import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
@@ -27,6 +28,8 @@ export default function work(task: Task): unknown {
       return task.from.trials.map((trial) => tryOut(task.from.script, trial));
     case 'page':
       return pageOfIds(task.from);
+    case 'countCalls':
+      return countCalls(task.from);
     case 'quietest': {
       const { hours, zone, nowMs } = task.from;
       return quietestHours(startedAt(task.from), hours, zone, nowMs);

@@ -50,6 +50,11 @@ export interface Reckonings {
     readonly from: { readonly database: string; readonly ids: Query; readonly inAll: Query };
     readonly to: PageOfIds;
   };
+  /** Counts the calls that are over for Traffic; all of them, or those that are new. Gives how many. */
+  readonly countCalls: {
+    readonly from: { readonly database: string; readonly anew: boolean };
+    readonly to: number;
+  };
   readonly quietest: {
     readonly from: {
       readonly database: string;
