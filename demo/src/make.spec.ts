@@ -80,7 +80,7 @@ describe('the boatyard', () => {
   it('has four months of calls in its log: busy by day, quiet at night, some of them lost', async () => {
     const { inAll } = await ask<{ inAll: number }>('GET', '/api/calls');
     expect(inAll).toBeGreaterThan(800);
-    for (const outcome of ['answered', 'message', 'hungUp', 'blocked']) {
+    for (const outcome of ['answered', 'message', 'gaveUpInMenu', 'blocked']) {
       expect((await ask<{ inAll: number }>('GET', `/api/calls?outcome=${outcome}`)).inAll).toBeGreaterThan(3);
     }
     const { calls } = await ask<{ calls: { startedAt: number }[] }>('GET', '/api/calls');

@@ -35,6 +35,7 @@ import { StartModule } from './start/start.module';
 import { SweepModule } from './sweep/sweep.module';
 import { SwitchesModule } from './switches/switches.module';
 import { TakesModule } from './takes/takes.module';
+import { TrafficModule } from './traffic/traffic.module';
 import { TrialsModule } from './trials/trials.module';
 import { AiringModule } from './airing/airing.module';
 import { ProofModule } from './proof/proof.module';
@@ -78,6 +79,7 @@ export class AppModule {
         ListeningModule,
         DictionaryModule,
         SpeechModule,
+        TrafficModule,
         TrialsModule,
         LiveModule,
         OutboxModule,

@@ -16,3 +16,4 @@ export {
   type Target,
   type Waiting,
 } from './erlang';
+export type { DaySum, HourSum, WhenSums } from './sums';

@@ -109,8 +109,8 @@ describe('the call log', () => {
     const call = callNamed('a', { endedAt: null, outcome: null });
     await keep(call);
     expect((await server.ask('get', '/api/calls/call:a')).body).toMatchObject({ endedAt: null, outcome: null });
-    await keep({ ...call, endedAt: 5, outcome: 'hungUp' });
-    expect((await server.ask('get', '/api/calls')).body).toMatchObject({ inAll: 1, calls: [{ outcome: 'hungUp' }] });
+    await keep({ ...call, endedAt: 5, outcome: 'gaveUpInMenu' });
+    expect((await server.ask('get', '/api/calls')).body).toMatchObject({ inAll: 1, calls: [{ outcome: 'gaveUpInMenu' }] });
   });
 
   it('forgets calls, and what was recorded of them, once they are old enough', async () => {

@@ -10,6 +10,7 @@ import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
+import { whenSums } from './trafficSums';
 import { tryOut } from './tryOut';
 import { zipped } from './zipped';
 
@@ -30,6 +31,8 @@ export default function work(task: Task): unknown {
       return pageOfIds(task.from);
     case 'countCalls':
       return countCalls(task.from);
+    case 'when':
+      return whenSums(task.from.database, task.from.span);
     case 'quietest': {
       const { hours, zone, nowMs } = task.from;
       return quietestHours(startedAt(task.from), hours, zone, nowMs);

@@ -5,8 +5,9 @@ import type { Hours, TimeZone } from '@locutor/core/hours';
 import type { Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
-import type { QuietHours } from '@locutor/core/traffic';
+import type { QuietHours, WhenSums } from '@locutor/core/traffic';
 import type { Spoken, Tracks } from './spoken';
+import type { Summed } from './trafficSums';
 import type { TrialDto } from '../trials/trial.dto';
 
 /** A finding in words. */
@@ -54,6 +55,11 @@ export interface Reckonings {
   readonly countCalls: {
     readonly from: { readonly database: string; readonly anew: boolean };
     readonly to: number;
+  };
+  /** When people called. */
+  readonly when: {
+    readonly from: { readonly database: string; readonly span: Summed };
+    readonly to: WhenSums;
   };
   readonly quietest: {
     readonly from: {

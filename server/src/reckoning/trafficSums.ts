@@ -1,0 +1,35 @@
+import Database from 'better-sqlite3';
+import type { DayNumber } from '@locutor/core/hours';
+import type { DaySum, HourSum, WhenSums } from '@locutor/core/traffic';
+
+/** Which calls are summed: of a line, or of all where it is null; on these days, both included. */
+export interface Summed {
+  readonly lineId: string | null;
+  readonly from: DayNumber;
+  readonly to: DayNumber;
+}
+
+/** What the log holds of when people called. */
+export function whenSums(database: string, span: Summed): WhenSums {
+  const connection = new Database(database, { readonly: true });
+  try {
+    const calls = `FROM "call_fact" WHERE (@lineId IS NULL OR "lineId" = @lineId) AND "day" BETWEEN @from AND @to`;
+    const byHour = connection
+      .prepare<[Summed], HourSum>(
+        // Monday is 1; the first day of 1970 was a Thursday.
+        `SELECT ("day" + 3) % 7 + 1 AS "weekday", "minute" / 60 AS "hour", "outcome", count(*) AS "calls" ${calls} GROUP BY 1, 2, 3`,
+      )
+      .all(span);
+    const byDay = connection
+      .prepare<[Summed], DaySum>(`SELECT "day", "outcome", count(*) AS "calls" ${calls} GROUP BY 1, 2`)
+      .all(span);
+    const { firstDay } = connection
+      .prepare<[Pick<Summed, 'lineId'>], { firstDay: number | null }>(
+        `SELECT min("day") AS "firstDay" FROM "call_fact" WHERE @lineId IS NULL OR "lineId" = @lineId`,
+      )
+      .get({ lineId: span.lineId }) ?? { firstDay: null };
+    return { byHour, byDay, firstDay };
+  } finally {
+    connection.close();
+  }
+}

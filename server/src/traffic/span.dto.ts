@@ -1,0 +1,16 @@
+import { lineId, type LineId } from '@locutor/core/line';
+import { PatternField } from '../problems/fields';
+
+const date = /^[12]\d{3}-\d{2}-\d{2}$/;
+
+/** Which calls are counted: of a line or of all, on the days from one to another, both included, by each line's own clock. */
+export class SpanQuery {
+  @PatternField({ pattern: lineId.pattern, says: 'That is not the id of a line.', optional: true })
+  lineId?: LineId;
+
+  @PatternField({ pattern: date, says: 'The first day is written as in 2026-11-24.' })
+  from: string;
+
+  @PatternField({ pattern: date, says: 'The last day is written as in 2026-11-24.' })
+  to: string;
+}

@@ -1,0 +1,60 @@
+import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { readDate } from '@locutor/core/hours';
+import type { WhenSums } from '@locutor/core/traffic';
+import { DataSource } from 'typeorm';
+import { CallLog } from '../callLog/callLog.service';
+import { unawaited } from '../log/enclosed';
+import { invalid } from '../problems/problem';
+import { Reckoning } from '../reckoning/reckoning.module';
+import type { Summed } from '../reckoning/trafficSums';
+import type { SpanQuery } from './span.dto';
+
+/** More than anybody has a log of. */
+const mostDays = 20 * 366;
+
+/** Sums what was counted of the calls. All of it is done in worker threads. */
+@Injectable()
+export class TrafficService implements OnApplicationBootstrap {
+  private counting: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    @InjectDataSource() private readonly connection: DataSource,
+    private readonly log: CallLog,
+    private readonly reckoning: Reckoning,
+  ) {}
+
+  /** What a release before this one logged is counted as soon as there is time. */
+  onApplicationBootstrap(): void {
+    unawaited('counting calls', this.count(false));
+  }
+
+  async when(query: SpanQuery): Promise<WhenSums> {
+    const span = spanOf(query);
+    await this.log.write();
+    await this.count(false);
+    return this.reckoning.of('when', { database: this.database, span });
+  }
+
+  /** Counts the calls that are over and were not counted yet; or all of them anew. One after the other. */
+  count(anew: boolean): Promise<unknown> {
+    const next = (): Promise<number> => this.reckoning.of('countCalls', { database: this.database, anew });
+    this.counting = this.counting.then(next, next);
+    return this.counting;
+  }
+
+  private get database(): string {
+    return String(this.connection.options.database);
+  }
+}
+
+/** @throws Problem 422 where a day is none, or the last is before the first. */
+function spanOf({ lineId, from, to }: SpanQuery): Summed {
+  const [first, last] = [readDate(from), readDate(to)];
+  if (first === undefined) throw invalid([{ at: 'from', says: `There is no day ${from}.` }]);
+  if (last === undefined) throw invalid([{ at: 'to', says: `There is no day ${to}.` }]);
+  if (last < first) throw invalid([{ at: 'to', says: 'The last day is before the first.' }]);
+  if (last - first > mostDays)
+    throw invalid([{ at: 'from', says: 'No more than 20 years can be looked at together.' }]);
+  return { lineId: lineId ?? null, from: first, to: last };
+}

@@ -1,0 +1,151 @@
+import type { TranscriptEntry } from '@locutor/core/call';
+import { personId } from '@locutor/core/directory';
+import { callId } from '@locutor/core/exchange';
+import { instantOf, readDate, weekdayOf } from '@locutor/core/hours';
+import type { LineId } from '@locutor/core/line';
+import type { WhenSums } from '@locutor/core/traffic';
+import type { CallEntity } from '../callLog/call.entity';
+import { CallLog } from '../callLog/callLog.service';
+import { CallsService } from '../callLog/calls.service';
+import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
+
+/** Half an hour off, and with a summer of its own. */
+const zone = 'Australia/Adelaide';
+const noor = personId.create('noor');
+let server: TestServer;
+let line: LineId;
+
+beforeEach(async () => {
+  server = await testServer();
+  line = (await server.ask('post', '/api/start', { ...boatyardFacts, timeZone: zone })).body.id;
+});
+afterEach(() => server.stop());
+
+const phone = { type: 'person', personId: noor, number: null } as const;
+type End = 'answered' | 'gaveUp' | 'message';
+
+/** A call at a time by the line's clock, in which somebody is rung after 10 s. */
+function callAt(name: string, reading: string, end: End = 'answered', more: Partial<CallEntity> = {}): CallEntity {
+  const startedAt = instantOf(reading, zone);
+  const after = (seconds: number) => startedAt + seconds * 1000;
+  const ends: Record<End, TranscriptEntry[]> = {
+    answered: [
+      { type: 'answered', atMs: after(18), phone },
+      { type: 'ended', atMs: after(78), reason: 'callerHungUp' },
+    ],
+    gaveUp: [{ type: 'ended', atMs: after(25), reason: 'callerHungUp' }],
+    message: [
+      { type: 'notAnswered', atMs: after(28), target: { type: 'person', personId: noor }, why: 'noAnswer' },
+      { type: 'message', atMs: after(50), boxId: 'box:office' as never, lengthMs: 9000, kept: true },
+      { type: 'ended', atMs: after(51), reason: 'messageTaken' },
+    ],
+  };
+  const transcript: TranscriptEntry[] = [
+    { type: 'called', atMs: startedAt, callerNumber: '', lineId: line, answer: { type: 'otherwise' } },
+    { type: 'ringing', atMs: after(10), phone, forMs: 18_000 },
+    ...ends[end],
+  ];
+  return {
+    ...{ id: callId.create(name), lineId: line, versionId: null, callerNumber: '+12075550162', staffCaller: null },
+    ...{ startedAt, endedAt: transcript.at(-1)!.atMs, pretended: false, outcome: null, answeredBy: null, transcript },
+    ...{ messageId: null, recordingId: null, recordingMs: 0 },
+    ...more,
+  };
+}
+
+async function keep(...calls: readonly CallEntity[]): Promise<void> {
+  const log = server.app.get(CallLog);
+  for (const call of calls) log.put(call);
+  await log.write();
+}
+
+async function when(from: string, to: string, more = ''): Promise<WhenSums> {
+  const { status, body } = await server.ask('get', `/api/traffic/when?from=${from}&to=${to}${more}`);
+  expect([status, body.detail]).toEqual([200, undefined]);
+  return body;
+}
+const days = ({ byDay }: WhenSums) => byDay.map(({ day, outcome, calls }) => [day, outcome, calls]);
+
+describe('when people called', () => {
+  it('is counted by the line’s own clock: over midnight, and in the hour that comes twice', async () => {
+    const twice = instantOf('2026-04-05T02:30', zone);
+    await keep(
+      callAt('late', '2026-11-23T23:59'),
+      callAt('early', '2026-11-24T00:00', 'gaveUp'),
+      callAt('noon', '2026-11-24T12:10', 'message'),
+      callAt('once', '2026-04-05T02:30'),
+      { ...callAt('again', '2026-04-05T02:30'), startedAt: twice + 3_600_000 },
+    );
+    const sums = await when('2026-11-23', '2026-11-24');
+    expect(days(sums)).toEqual([
+      [readDate('2026-11-23'), 'answered', 1],
+      [readDate('2026-11-24'), 'gaveUpRinging', 1],
+      [readDate('2026-11-24'), 'message', 1],
+    ]);
+    expect(sums.byHour).toEqual([
+      { weekday: 1, hour: 23, outcome: 'answered', calls: 1 },
+      { weekday: 2, hour: 0, outcome: 'gaveUpRinging', calls: 1 },
+      { weekday: 2, hour: 12, outcome: 'message', calls: 1 },
+    ]);
+    expect(weekdayOf(readDate('2026-11-23')!)).toBe(1);
+    expect((await when('2026-04-05', '2026-04-05')).byHour).toEqual([
+      { weekday: 7, hour: 2, outcome: 'answered', calls: 2 },
+    ]);
+    expect(sums.firstDay).toBe(readDate('2026-04-05'));
+  });
+
+  it('leaves out calls at a pretended moment, of colleagues, and those that go on', async () => {
+    await keep(
+      callAt('a', '2026-11-24T10:00'),
+      callAt('b', '2026-11-24T10:00', 'answered', { pretended: true }),
+      callAt('c', '2026-11-24T10:00', 'answered', { staffCaller: noor }),
+      { ...callAt('d', '2026-11-24T10:00'), endedAt: null },
+    );
+    expect(days(await when('2026-11-01', '2026-11-30'))).toEqual([[readDate('2026-11-24'), 'answered', 1]]);
+  });
+
+  it('is of one line, or of all together', async () => {
+    await keep(
+      callAt('a', '2026-11-24T10:00'),
+      callAt('b', '2026-11-24T10:00', 'answered', { lineId: 'line:x' as LineId }),
+    );
+    const count = (sums: WhenSums) => sums.byDay.reduce((sum, { calls }) => sum + calls, 0);
+    expect(count(await when('2026-11-24', '2026-11-24', `&lineId=${line}`))).toBe(1);
+    expect(count(await when('2026-11-23', '2026-11-25'))).toBe(2);
+  });
+
+  it('follows what is told of a call afterwards, and forgets calls that are forgotten', async () => {
+    await keep(callAt('a', '2026-11-24T10:00', 'gaveUp'), callAt('b', '2025-11-24T10:00'));
+    expect(days(await when('2026-11-24', '2026-11-24'))[0]?.[1]).toBe('gaveUpRinging');
+    await keep(callAt('a', '2026-11-24T10:00', 'message'));
+    expect(days(await when('2026-11-24', '2026-11-24'))).toEqual([[readDate('2026-11-24'), 'message', 1]]);
+    await server.app.get(CallsService).forgetBefore(instantOf('2026-01-01T00:00', zone));
+    expect(days(await when('2025-01-01', '2025-12-31'))).toEqual([]);
+  });
+
+  it('is counted anew when that is asked for, as after the line’s time zone was changed', async () => {
+    await keep(callAt('a', '2026-11-24T00:10'));
+    await when('2026-11-24', '2026-11-24');
+    const [{ revision }] = (await server.ask('get', '/api/lines')).body;
+    await server.ask('patch', `/api/lines/${line}`, { revision, timeZone: 'America/New_York' });
+    expect(days(await when('2026-11-23', '2026-11-23'))).toEqual([]);
+    expect((await server.ask('post', '/api/traffic/recount')).status).toBe(204);
+    expect(days(await when('2026-11-23', '2026-11-23'))).toEqual([[readDate('2026-11-23'), 'answered', 1]]);
+  });
+
+  it.each([
+    ['from=2026-02-30&to=2026-03-01', 'There is no day 2026-02-30.'],
+    ['from=2026-03-02&to=2026-03-01', 'The last day is before the first.'],
+    ['from=1900-01-01&to=2026-03-01', 'No more than 20 years'],
+    ['from=yesterday&to=2026-03-01', 'The first day is written as in 2026-11-24.'],
+  ])('refuses %s in words', async (query, says) => {
+    const { status, body } = await server.ask('get', `/api/traffic/when?${query}`);
+    expect([status, body.detail]).toEqual([422, expect.stringContaining(says)]);
+  });
+
+  it('is nothing of an empty log, and of days to come', async () => {
+    expect(await when('2026-11-01', '2026-11-30')).toEqual({ byHour: [], byDay: [], firstDay: null });
+    await keep(callAt('a', '2026-11-24T10:00'));
+    expect((await when('2031-01-01', '2031-12-31')).byHour).toEqual([]);
+  });
+});
