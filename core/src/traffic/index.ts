@@ -17,3 +17,23 @@ export {
   type Waiting,
 } from './erlang';
 export type { DaySum, HourSum, WhenSums } from './sums';
+export {
+  quantile,
+  quantileInterval,
+  shareChange,
+  shareInterval,
+  type Interval,
+  type Sample,
+  type ShareChange,
+} from './intervals';
+export {
+  fateOf,
+  whenFigures,
+  type Fate,
+  type FateCounts,
+  type HourCell,
+  type WeekCount,
+  type WhenFigures,
+} from './when';
+export { namedSpan, spanBefore, spanNames, type SpanName } from './spans';
+export { describeWhen, percent, sayHourOf, sayHours } from './words/when.en';
