@@ -77,7 +77,7 @@ describe('the boatyard', () => {
     expect(script.boxes.find(({ name }) => name === 'Yard')?.code).toBe('*23');
   });
 
-  it('has four months of calls in its log: busy by day, quiet at night, some of them lost', async () => {
+  it('has a year of calls in its log: busy by day, quiet at night, some of them lost', async () => {
     const { inAll } = await ask<{ inAll: number }>('GET', '/api/calls');
     expect(inAll).toBeGreaterThan(800);
     for (const outcome of ['answered', 'message', 'gaveUpInMenu', 'blocked']) {

@@ -6,6 +6,7 @@ import type { Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
 import { CallLog } from '@locutor/server/callLog/callLog.service';
+import { TrafficService } from '@locutor/server/traffic/traffic.service';
 import { asker, type Ask } from './api';
 import { answeredByOf, makeCalls } from './calls';
 import { bodyOf, boxCodes, groups, launchLine } from './groups';
@@ -23,12 +24,13 @@ export async function makeDemo(dataDir: string): Promise<void> {
     const ask = asker(url);
     await fill(ask, url);
     await logCalls(ask, app.get(CallLog));
+    await app.get(TrafficService).count(false);
   } finally {
     await stop();
   }
 }
 
-const loggedDays = 120;
+const loggedDays = 365;
 
 /** The call log of the last months, as if the line had been on air all the while. */
 async function logCalls(ask: Ask, log: CallLog): Promise<void> {

@@ -153,7 +153,7 @@ test('the docked desk phone picks a waiting call; a mail server is set up', asyn
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Server' })).toHaveValue('mail.larkspurcove.example');
   await expect(page.getByLabel('Password')).toHaveValue('');
-  await page.goto(`${server.url}/traffic`);
+  await page.goto(`${server.url}/traffic/calls`);
   await expect(page.getByText('Calls are kept for 90 days.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Desk phones' }).click();

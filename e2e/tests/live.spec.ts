@@ -75,7 +75,7 @@ test('three callers in three windows share one colleague, in turn; one leaves; t
   await expect(third.getByText('You are talking to Priya Castellanos.')).toBeVisible();
   await third.getByRole('button', { name: 'Hang up' }).click();
 
-  await page.goto(`${server.url}/traffic`);
+  await page.goto(`${server.url}/traffic/calls`);
   await page.getByLabel('Search calls').fill('207 555 0152');
   await expect(page.getByRole('table', { name: 'Calls' }).getByRole('row')).toHaveCount(2);
   await expect(page.getByText('Answered by Priya Castellanos')).toBeVisible();
@@ -136,7 +136,7 @@ test.describe('a server that is stopped', () => {
     const left = page.getByRole('listitem', { name: 'Message from +1 207 555 0153' });
     await expect(left).toContainText('for Accounts');
     await expect(left).toContainText(/0:0[234]/);
-    await page.goto(`${server.url}/traffic`);
+    await page.goto(`${server.url}/traffic/calls`);
     await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0153' })).toContainText('Left a message');
   });
 });

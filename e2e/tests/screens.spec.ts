@@ -29,6 +29,7 @@ const screens = {
     '/messages/deleted',
     '/messages/outbox',
     '/traffic',
+    '/traffic/calls',
     '/settings',
     '/handset',
     '/desk',

@@ -48,7 +48,7 @@ describe('when people called', () => {
 
   it('is said in sentences', () => {
     expect(describeWhen(figures)).toBe(
-      '30 calls, most of them on Mondays between 9 and 10 AM: about 7 in that hour. 67% reached somebody, 7% left a message, and 5 callers (17%) hung up or reached nobody.',
+      '30 calls. The busiest hour is on Mondays between 9 and 10 AM, with about 7 each time. 67% reached somebody, 7% left a message, and 5 callers (17%) hung up or reached nobody.',
     );
     const atNoon = { ...figures, hours: [...figures.hours.slice(0, 60), { ...figures.hours[61]!, lost: 1 }] };
     expect(describeWhen({ ...atNoon, hours: [figures.worst!, { ...figures.worst!, lost: 1 }] })).toContain(

@@ -110,7 +110,10 @@ describe('the call log', () => {
     await keep(call);
     expect((await server.ask('get', '/api/calls/call:a')).body).toMatchObject({ endedAt: null, outcome: null });
     await keep({ ...call, endedAt: 5, outcome: 'gaveUpInMenu' });
-    expect((await server.ask('get', '/api/calls')).body).toMatchObject({ inAll: 1, calls: [{ outcome: 'gaveUpInMenu' }] });
+    expect((await server.ask('get', '/api/calls')).body).toMatchObject({
+      inAll: 1,
+      calls: [{ outcome: 'gaveUpInMenu' }],
+    });
   });
 
   it('forgets calls, and what was recorded of them, once they are old enough', async () => {

@@ -28,4 +28,29 @@ export class CallsQuery {
   @Type(() => Number)
   @WholeField({ name: 'How many to pass over', least: 0, most: 1_000_000, optional: true })
   skip?: number;
+
+  /** The first day, by the line's clock; with it and the next only calls are found that Traffic counts. */
+  @PatternField({
+    pattern: /^[12]\d{3}-\d{2}-\d{2}$/,
+    says: 'The first day is written as in 2026-11-24.',
+    optional: true,
+  })
+  from?: string;
+
+  /** The last day. */
+  @PatternField({
+    pattern: /^[12]\d{3}-\d{2}-\d{2}$/,
+    says: 'The last day is written as in 2026-11-24.',
+    optional: true,
+  })
+  to?: string;
+
+  /** Monday is 1. */
+  @Type(() => Number)
+  @WholeField({ name: 'The day of the week', least: 1, most: 7, optional: true })
+  weekday?: number;
+
+  @Type(() => Number)
+  @WholeField({ name: 'The hour of the day', least: 0, most: 23, optional: true })
+  hour?: number;
 }

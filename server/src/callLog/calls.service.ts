@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CallId } from '@locutor/core/exchange';
-import type { Hours } from '@locutor/core/hours';
+import { readDate, type Hours } from '@locutor/core/hours';
 import type { Names } from '@locutor/core/line';
 import type { CallToWrite, QuietHours } from '@locutor/core/traffic';
 import { In, Repository, type SelectQueryBuilder } from 'typeorm';
@@ -89,12 +89,15 @@ export class CallsService {
     return String(this.calls.manager.connection.options.database);
   }
 
-  private found({ lineId, outcome, search, fromMs, toMs }: CallsQuery): SelectQueryBuilder<CallEntity> {
+  private found(wanted: CallsQuery): SelectQueryBuilder<CallEntity> {
+    const { lineId, outcome, search, fromMs, toMs } = wanted;
     const query = this.calls.createQueryBuilder('call').orderBy('call.startedAt', 'DESC');
     if (lineId) query.andWhere('call.lineId = :lineId', { lineId });
     if (outcome) query.andWhere('call.outcome = :outcome', { outcome });
     if (fromMs !== undefined) query.andWhere('call.startedAt >= :fromMs', { fromMs });
     if (toMs !== undefined) query.andWhere('call.startedAt <= :toMs', { toMs });
+    const counted = countedAs(wanted);
+    if (counted) query.andWhere(`call.id IN (SELECT "callId" FROM "call_fact" WHERE ${counted.where})`, counted.of);
     if (search) {
       const like = `%${search.replace(/[\\%_]/g, '\\$&')}%`;
       query.andWhere(
@@ -104,6 +107,23 @@ export class CallsService {
     }
     return query;
   }
+}
+
+/** The calls behind a figure of Traffic, by the line's clock; undefined where none is asked for. */
+function countedAs({
+  from,
+  to,
+  weekday,
+  hour,
+}: CallsQuery): { readonly where: string; readonly of: object } | undefined {
+  const [fromDay, toDay] = [readDate(from ?? ''), readDate(to ?? '')];
+  const where = [
+    ...(fromDay === undefined ? [] : ['"day" >= :fromDay']),
+    ...(toDay === undefined ? [] : ['"day" <= :toDay']),
+    ...(weekday === undefined ? [] : ['("day" + 3) % 7 + 1 = :weekday']),
+    ...(hour === undefined ? [] : ['"minute" / 60 = :hour']),
+  ];
+  return where.length > 0 ? { where: where.join(' AND '), of: { fromDay, toDay, weekday, hour } } : undefined;
 }
 
 function asQuery(query: SelectQueryBuilder<CallEntity>): Query {

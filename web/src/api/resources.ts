@@ -14,7 +14,7 @@ import type {
 import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
 import type { Rehearsal } from '@locutor/core/rehearsals';
-import type { QuietHours } from '@locutor/core/traffic';
+import type { QuietHours, WhenSums } from '@locutor/core/traffic';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
 import useSWR from 'swr';
@@ -222,6 +222,11 @@ export const useCalls = (wanted: CallsWanted) =>
     api,
     { keepPreviousData: true },
   );
+/** When people called, of a span and line. */
+export const useWhen = (asked: CallsWanted) =>
+  useSWR<WhenSums, Error>(`/api/traffic/when?${new URLSearchParams(asked).toString()}`, api, {
+    keepPreviousData: true,
+  });
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api);
 
 export function useOnAir({ id, onAirVersionId }: KeptLine): WholeVersion | undefined {

@@ -45,7 +45,7 @@ export function App() {
               <Route path="directory" element={<Navigate to="/directory/people" replace />} />
               <Route path="directory/:list/:rowId?" element={<screens.Directory />} />
               <Route path="messages/:part?" element={<screens.Messages />} />
-              <Route path="traffic/:callId?" element={<screens.Traffic />} />
+              <Route path="traffic/*" element={<screens.Traffic />} />
               <Route path="settings" element={<screens.Settings />} />
               <Route path="proof" element={<screens.Proof />} />
               <Route path="rehearsals" element={<screens.Rehearsals />} />

@@ -32,7 +32,7 @@ export function describeWhen(figures: WhenFigures): string {
     const few = calls === 1 ? 'One call' : `${calls} calls`;
     return `${few}: too few to tell when most come. ${reached} reached somebody, ${message} left a message, ${lost} hung up or reached nobody.`;
   }
-  const open = `${count(calls, 'call')}, most of them on ${sayHourOf(busiest)}: ${about(busiest.each)} in that hour.`;
+  const open = `${count(calls, 'call')}. The busiest hour is on ${sayHourOf(busiest)}, with ${about(busiest.each)} each time.`;
   const got = `${percent(reached, calls)} reached somebody, ${percent(message, calls)} left a message`;
   if (lost === 0 || !worst) return `${open} ${got}, and nobody was lost.`;
   // One or two in an hour say nothing of that hour.

@@ -21,6 +21,7 @@ import {
 import { useState, type FormEvent } from 'react';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineNumber } from '../../parts/InlineNumber';
+import { DateField } from '../../parts/DateField';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { tellDone } from '../../parts/notices';
@@ -349,23 +350,6 @@ function ShiftField({ when, onChange }: { readonly when: Shifted; readonly onCha
         onChange={(where) => set(count, where)}
       />
     </>
-  );
-}
-
-function DateField({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
-  return (
-    <Input
-      type="date"
-      size="sm"
-      display="inline-block"
-      w="150px"
-      h="28px"
-      bg="paper"
-      aria-label={label}
-      value={value}
-      required
-      onChange={(event) => event.currentTarget.value && onChange(event.currentTarget.value)}
-    />
   );
 }
 

@@ -40,7 +40,7 @@ export function CallReplay({ callId }: { readonly callId: string }) {
     <Box pb="8">
       <ScreenHead title={`Call from ${callerName(call, names)}`}>
         <Text asChild textDecoration="underline">
-          <Link to="/traffic">All calls</Link>
+          <Link to="/traffic/calls">All calls</Link>
         </Text>
       </ScreenHead>
       <Box px="6" maxW="860px">

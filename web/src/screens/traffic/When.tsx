@@ -1,0 +1,92 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { writeCsv } from '@locutor/core/formats';
+import { showDate } from '@locutor/core/hours';
+import { describeWhen, whenFigures, type WhenFigures } from '@locutor/core/traffic';
+import { Download } from 'lucide-react';
+import { useWhen } from '../../api/resources';
+import { useDraftTools } from '../../draft/DraftProvider';
+import { saveFile } from '../../parts/saveFile';
+import { HoursGrid } from './HoursGrid';
+import { SpanBar } from './SpanBar';
+import { TrafficPage } from './TrafficPage';
+import { spanAsked, useSpan } from './useSpan';
+import { WeeksChart } from './WeeksChart';
+
+/** When people call: by weekday and hour, and week by week. */
+export function When() {
+  const looked = useSpan();
+  const { hours } = useDraftTools();
+  const asked = spanAsked(looked);
+  const { data: sums, error } = useWhen(asked);
+  const figures = sums && whenFigures(sums, looked.span, looked.today);
+  return (
+    <TrafficPage
+      actions={
+        figures &&
+        figures.calls > 0 && (
+          <Button
+            size="sm"
+            variant="outline"
+            bg="sheet"
+            onClick={() => saveFile('calls by hour.csv', 'text/csv', csvOf(figures))}
+          >
+            <Download size={14} aria-hidden /> Save as CSV
+          </Button>
+        )
+      }
+    >
+      <SpanBar {...looked} />
+      {error && <Text role="alert">The calls could not be counted. {String(error.message ?? '')}</Text>}
+      {!sums && !error && <Text color="quiet">Counting the calls …</Text>}
+      {figures && (
+        <Text fontSize="18px" lineHeight="1.5" maxW="820px" mb="5" aria-live="polite">
+          {describeWhen(figures)}
+        </Text>
+      )}
+      {figures?.calls === 0 && sums?.firstDay === null && (
+        <Text color="quiet" maxW="620px">
+          Nobody has called yet. As soon as somebody does, this page tells when people call and when they are lost.
+          Calls at a pretended moment never count.
+        </Text>
+      )}
+      {figures && figures.calls > 0 && (
+        <>
+          <HoursGrid figures={figures} hours={hours} asked={asked} />
+          {figures.weeks.length > 1 && (
+            <Box mt="8">
+              <WeeksChart figures={figures} asked={asked} />
+            </Box>
+          )}
+        </>
+      )}
+    </TrafficPage>
+  );
+}
+
+const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+
+/** Hours in which somebody called, and weeks, each with what became of them. */
+function csvOf({ hours, weeks }: WhenFigures): string {
+  const head = ['calls', 'reached somebody', 'left a message', 'wanted nobody', 'lost'];
+  const counts = ({
+    calls,
+    reached,
+    message,
+    served,
+    lost,
+  }: Pick<WhenFigures, 'calls' | 'reached' | 'message' | 'served' | 'lost'>) =>
+    [calls, reached, message, served, lost].map(String);
+  return writeCsv([
+    ['weekday', 'hour', ...head],
+    ...hours
+      .filter(({ calls }) => calls > 0)
+      .map((cell) => [
+        weekdayNames[cell.weekday - 1] ?? '',
+        `${String(cell.hour).padStart(2, '0')}:00`,
+        ...counts(cell),
+      ]),
+    [],
+    ['week from', 'whole week', ...head],
+    ...weeks.map((week) => [showDate(week.monday), week.isWhole ? 'yes' : 'no', ...counts(week)]),
+  ]);
+}
