@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
+import { outcomes } from '@locutor/core/call';
 import type { CallId } from '@locutor/core/exchange';
 import { readDate, type Hours } from '@locutor/core/hours';
 import type { Names } from '@locutor/core/line';
-import type { CallToWrite, QuietHours } from '@locutor/core/traffic';
+import { fateOf, type CallToWrite, type QuietHours } from '@locutor/core/traffic';
 import { In, Repository, type SelectQueryBuilder } from 'typeorm';
 import type { LineEntity } from '../lines/line.entity';
 import { notFound } from '../problems/problem';
@@ -109,6 +110,12 @@ export class CallsService {
   }
 }
 
+/** Of blocked calls and those that were cut no figure is made. */
+const isCounted = `"outcome" NOT IN (${outcomes
+  .filter((outcome) => fateOf[outcome] === 'aside')
+  .map((outcome) => `'${outcome}'`)
+  .join(', ')})`;
+
 /** The calls behind a figure of Traffic, by the line's clock; undefined where none is asked for. */
 function countedAs({
   from,
@@ -123,7 +130,8 @@ function countedAs({
     ...(weekday === undefined ? [] : ['("day" + 3) % 7 + 1 = :weekday']),
     ...(hour === undefined ? [] : ['"minute" / 60 = :hour']),
   ];
-  return where.length > 0 ? { where: where.join(' AND '), of: { fromDay, toDay, weekday, hour } } : undefined;
+  if (where.length === 0) return undefined;
+  return { where: [...where, isCounted].join(' AND '), of: { fromDay, toDay, weekday, hour } };
 }
 
 function asQuery(query: SelectQueryBuilder<CallEntity>): Query {

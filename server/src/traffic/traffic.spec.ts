@@ -114,6 +114,16 @@ describe('when people called', () => {
     expect(count(await when('2026-11-23', '2026-11-25'))).toBe(2);
   });
 
+  it('counts a call once that is told twice before anybody asks', async () => {
+    await keep(callAt('a', '2026-11-24T10:00', 'gaveUp'));
+    await keep(callAt('a', '2026-11-24T10:00', 'message'), callAt('b', '2026-11-24T11:00'));
+    await keep(callAt('a', '2026-11-24T10:00', 'message'));
+    expect(days(await when('2026-11-24', '2026-11-24'))).toEqual([
+      [readDate('2026-11-24'), 'answered', 1],
+      [readDate('2026-11-24'), 'message', 1],
+    ]);
+  });
+
   it('follows what is told of a call afterwards, and forgets calls that are forgotten', async () => {
     await keep(callAt('a', '2026-11-24T10:00', 'gaveUp'), callAt('b', '2025-11-24T10:00'));
     expect(days(await when('2026-11-24', '2026-11-24'))[0]?.[1]).toBe('gaveUpRinging');

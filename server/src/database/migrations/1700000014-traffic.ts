@@ -21,6 +21,9 @@ export class Traffic1700000014000 implements MigrationInterface {
 
 const ofFact = `"callId" text NOT NULL REFERENCES "call_fact" ("callId") ON DELETE CASCADE`;
 
+/** What a trigger does where its row is there already is decided by the statement that set it off, not here. */
+const listed = `INSERT INTO "call_uncounted" SELECT NEW."id" WHERE NOT EXISTS (SELECT 1 FROM "call_uncounted" WHERE "callId" = NEW."id");`;
+
 const tables = [
   `CREATE TABLE "call_uncounted" (
     "callId" text PRIMARY KEY NOT NULL REFERENCES "call" ("id") ON DELETE CASCADE
@@ -95,10 +98,10 @@ const tables = [
   ) WITHOUT ROWID`,
   `CREATE INDEX "call_outside_day" ON "call_outside" ("lineId", "day", "number", "forMs")`,
   `CREATE TRIGGER "call_added" AFTER INSERT ON "call" WHEN NEW."endedAt" IS NOT NULL BEGIN
-    INSERT OR IGNORE INTO "call_uncounted" VALUES (NEW."id");
+    ${listed}
   END`,
   `CREATE TRIGGER "call_changed" AFTER UPDATE OF "transcript", "endedAt" ON "call" WHEN NEW."endedAt" IS NOT NULL BEGIN
-    INSERT OR IGNORE INTO "call_uncounted" VALUES (NEW."id");
+    ${listed}
   END`,
   `INSERT INTO "call_uncounted" SELECT "id" FROM "call" WHERE "endedAt" IS NOT NULL`,
 ];

@@ -1,0 +1,54 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '../support/test';
+
+test('Traffic tells when people call, and leads from an hour of the week to its calls', async ({ page, server }) => {
+  await page.goto(`${server.url}/traffic`);
+  await expect(page.getByText(/^[\d,]+ calls\. The busiest hour is on \w+ between/)).toBeVisible();
+  await page.getByLabel('Which days').selectOption({ label: 'the last 12 months' });
+  await expect(page).toHaveURL(/span=last12Months/);
+  await expect(page.getByText(/^\d,\d{3} calls\. The busiest hour is on Mondays between 9 and 10 AM/)).toBeVisible();
+
+  // With the keyboard: from the busiest hour to the same one on Tuesday, and to its calls.
+  const grid = page.getByRole('table', { name: 'Calls in each hour of the week' });
+  await grid.getByRole('link', { name: /^Mondays between 9 and 10 AM:/ }).focus();
+  await page.keyboard.press('ArrowDown');
+  const tuesday = grid.getByRole('link', { name: /^Tuesdays between 9 and 10 AM:/ });
+  await expect(tuesday).toBeFocused();
+  const calls = /: (\d+) calls/.exec((await tuesday.getAttribute('aria-label')) ?? '')?.[1];
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Calls on Tuesdays between 9 and 10 AM \(/)).toBeVisible();
+  await expect(page.getByText(`${calls} calls`, { exact: true })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Calls' }).getByRole('link').first()).toHaveText(/^Tue/);
+  await page.getByRole('button', { name: 'All calls' }).click();
+  await expect(page.getByText(`${calls} calls`, { exact: true })).toHaveCount(0);
+});
+
+test('two dates that are picked stand in the address, and a span without calls says so', async ({ page, server }) => {
+  await page.goto(`${server.url}/traffic?from=2031-01-01&to=2031-02-01`);
+  await expect(page.getByText('Nobody called.')).toBeVisible();
+  await expect(page.getByLabel('First day')).toHaveValue('2031-01-01');
+  await page.getByLabel('First day').fill('2031-03-01');
+  // The last day is never before the first.
+  await expect(page).toHaveURL(/from=2031-03-01&to=2031-03-01/);
+  await page.goto(`${server.url}/traffic?from=nonsense&to=2031-02-01&span=never`);
+  await expect(page.getByLabel('Which days')).toHaveValue('last30Days');
+});
+
+test('the figures are saved as a spreadsheet, and stand below the chart as a table', async ({ page, server }) => {
+  await page.goto(`${server.url}/traffic?span=last12Months`);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const rows = (await readFile(await (await download).path(), 'utf8')).split('\r\n').map((row) => row.split(','));
+  expect(rows[0]).toEqual(['weekday', 'hour', 'calls', 'reached somebody', 'left a message', 'wanted nobody', 'lost']);
+  const hours = rows.slice(
+    1,
+    rows.findIndex(([first]) => first === '' || first === undefined),
+  );
+  const sum = hours.reduce((all, row) => all + Number(row[2]), 0);
+  await expect(page.getByText(new RegExp(`^${sum.toLocaleString('en')} calls\\.`))).toBeVisible();
+  for (const [, , calls, ...parts] of hours) {
+    expect(parts.reduce((all, each) => all + Number(each), 0)).toBe(Number(calls));
+  }
+  await page.getByText('The figures as a table').click();
+  await expect(page.getByRole('table', { name: 'Calls in each week' }).getByRole('row').nth(5)).toBeVisible();
+});
