@@ -52,3 +52,26 @@ test('the figures are saved as a spreadsheet, and stand below the chart as a tab
   await page.getByText('The figures as a table').click();
   await expect(page.getByRole('table', { name: 'Calls in each week' }).getByRole('row').nth(5)).toBeVisible();
 });
+
+test('Traffic tells how long it takes until somebody answers, by group and hour, and leads to the longest', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/traffic?span=last12Months`);
+  await page.getByRole('link', { name: 'How long until somebody answers?' }).click();
+  // The span goes along.
+  await expect(page).toHaveURL(/answered\?span=last12Months/);
+  await expect(page.getByText(/^Half of the callers who reached somebody waited less than \d+ s/)).toBeVisible();
+  await page.getByLabel('Within how many seconds').fill('45');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/within=45/);
+  await expect(page.getByText(/were answered within 45 s of the line picking up/)).toBeVisible();
+  await expect(
+    page.getByRole('table', { name: 'By who was rung' }).getByRole('row', { name: /^Moorings/ }),
+  ).toContainText('s');
+  await page
+    .getByRole('link', { name: /^\d+ min( \d+ s)?$/ })
+    .first()
+    .click();
+  await expect(page.getByRole('list', { name: 'What happened' })).toContainText('answers');
+});

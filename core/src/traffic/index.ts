@@ -37,3 +37,5 @@ export {
 } from './when';
 export { namedSpan, spanBefore, spanNames, type SpanName } from './spans';
 export { describeWhen, percent, sayHourOf, sayHours } from './words/when.en';
+export { answeredFigures, type AnsweredFigures, type AnsweredRow, type AnswerTimes } from './answered';
+export { describeAnswered, saySeconds } from './words/answered.en';

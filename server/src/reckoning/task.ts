@@ -5,7 +5,7 @@ import type { Hours, TimeZone } from '@locutor/core/hours';
 import type { Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
-import type { QuietHours, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, QuietHours, WhenSums } from '@locutor/core/traffic';
 import type { Spoken, Tracks } from './spoken';
 import type { Summed } from './trafficSums';
 import type { TrialDto } from '../trials/trial.dto';
@@ -60,6 +60,11 @@ export interface Reckonings {
   readonly when: {
     readonly from: { readonly database: string; readonly span: Summed };
     readonly to: WhenSums;
+  };
+  /** How long it took until somebody answered, and how many were within so many s. */
+  readonly answered: {
+    readonly from: { readonly database: string; readonly span: Summed; readonly withinS: number };
+    readonly to: AnsweredFigures;
   };
   readonly quietest: {
     readonly from: {

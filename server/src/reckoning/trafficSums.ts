@@ -1,6 +1,13 @@
 import Database from 'better-sqlite3';
 import type { DayNumber } from '@locutor/core/hours';
-import type { DaySum, HourSum, WhenSums } from '@locutor/core/traffic';
+import {
+  answeredFigures,
+  type AnsweredFigures,
+  type AnsweredRow,
+  type DaySum,
+  type HourSum,
+  type WhenSums,
+} from '@locutor/core/traffic';
 
 /** Which calls are summed: of a line, or of all where it is null; on these days, both included. */
 export interface Summed {
@@ -9,11 +16,25 @@ export interface Summed {
   readonly to: DayNumber;
 }
 
+const ofSpan = `(@lineId IS NULL OR "lineId" = @lineId) AND "day" BETWEEN @from AND @to`;
+
+/** How long it took until somebody answered. */
+export function answeredOf(database: string, span: Summed, withinS: number): AnsweredFigures {
+  return reading(database, (connection) => {
+    const rows = connection
+      .prepare<[Summed], AnsweredRow>(
+        `SELECT "callId", "minute", "outcome", "toPersonMs", "through", "answeredBy", "firstSheetId", "firstChoice"
+        FROM "call_fact" WHERE ${ofSpan}`,
+      )
+      .all(span);
+    return answeredFigures(rows, withinS);
+  });
+}
+
 /** What the log holds of when people called. */
 export function whenSums(database: string, span: Summed): WhenSums {
-  const connection = new Database(database, { readonly: true });
-  try {
-    const calls = `FROM "call_fact" WHERE (@lineId IS NULL OR "lineId" = @lineId) AND "day" BETWEEN @from AND @to`;
+  return reading(database, (connection) => {
+    const calls = `FROM "call_fact" WHERE ${ofSpan}`;
     const byHour = connection
       .prepare<[Summed], HourSum>(
         // Monday is 1; the first day of 1970 was a Thursday.
@@ -29,6 +50,13 @@ export function whenSums(database: string, span: Summed): WhenSums {
       )
       .get({ lineId: span.lineId }) ?? { firstDay: null };
     return { byHour, byDay, firstDay };
+  });
+}
+
+function reading<Found>(database: string, read: (connection: Database.Database) => Found): Found {
+  const connection = new Database(database, { readonly: true });
+  try {
+    return read(connection);
   } finally {
     connection.close();
   }

@@ -1,5 +1,6 @@
 import { lineId, type LineId } from '@locutor/core/line';
-import { PatternField } from '../problems/fields';
+import { Type } from 'class-transformer';
+import { PatternField, WholeField } from '../problems/fields';
 
 const date = /^[12]\d{3}-\d{2}-\d{2}$/;
 
@@ -13,4 +14,11 @@ export class SpanQuery {
 
   @PatternField({ pattern: date, says: 'The last day is written as in 2026-11-24.' })
   to: string;
+}
+
+/** The same, and in how many seconds callers are to be answered. */
+export class AnsweredQuery extends SpanQuery {
+  @Type(() => Number)
+  @WholeField({ name: 'How many seconds callers may wait', least: 1, most: 600, optional: true })
+  within?: number;
 }

@@ -1,7 +1,7 @@
 import { Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { WhenSums } from '@locutor/core/traffic';
-import { SpanQuery } from './span.dto';
+import type { AnsweredFigures, WhenSums } from '@locutor/core/traffic';
+import { AnsweredQuery, SpanQuery } from './span.dto';
 import { TrafficService } from './traffic.service';
 
 @ApiTags('Traffic')
@@ -13,6 +13,12 @@ export class TrafficController {
   @Get('when')
   when(@Query() span: SpanQuery): Promise<WhenSums> {
     return this.traffic.when(span);
+  }
+
+  /** How long it took until somebody answered. */
+  @Get('answered')
+  answered(@Query() asked: AnsweredQuery): Promise<AnsweredFigures> {
+    return this.traffic.answered(asked);
   }
 
   /** Counts all calls anew, as after the time zone of a line was changed. */

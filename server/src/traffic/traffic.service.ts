@@ -1,15 +1,17 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { readDate } from '@locutor/core/hours';
-import type { WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, WhenSums } from '@locutor/core/traffic';
 import { DataSource } from 'typeorm';
 import { CallLog } from '../callLog/callLog.service';
 import { unawaited } from '../log/enclosed';
 import { invalid } from '../problems/problem';
 import { Reckoning } from '../reckoning/reckoning.module';
 import type { Summed } from '../reckoning/trafficSums';
-import type { SpanQuery } from './span.dto';
+import type { AnsweredQuery, SpanQuery } from './span.dto';
 
+/** In how many seconds offices want to answer, most of them. */
+const usualWithinS = 20;
 /** More than anybody has a log of. */
 const mostDays = 20 * 366;
 
@@ -31,9 +33,14 @@ export class TrafficService implements OnApplicationBootstrap {
 
   async when(query: SpanQuery): Promise<WhenSums> {
     const span = spanOf(query);
-    await this.log.write();
-    await this.count(false);
+    await this.upToNow();
     return this.reckoning.of('when', { database: this.database, span });
+  }
+
+  async answered(query: AnsweredQuery): Promise<AnsweredFigures> {
+    const span = spanOf(query);
+    await this.upToNow();
+    return this.reckoning.of('answered', { database: this.database, span, withinS: query.within ?? usualWithinS });
   }
 
   /** Counts the calls that are over and were not counted yet; or all of them anew. One after the other. */
@@ -41,6 +48,11 @@ export class TrafficService implements OnApplicationBootstrap {
     const next = (): Promise<number> => this.reckoning.of('countCalls', { database: this.database, anew });
     this.counting = this.counting.then(next, next);
     return this.counting;
+  }
+
+  private async upToNow(): Promise<void> {
+    await this.log.write();
+    await this.count(false);
   }
 
   private get database(): string {

@@ -159,3 +159,31 @@ describe('when people called', () => {
     expect((await when('2031-01-01', '2031-12-31')).byHour).toEqual([]);
   });
 });
+
+describe('how long until somebody answered', () => {
+  it('is counted from when the line picked up, in the span, and told by who answered', async () => {
+    await keep(
+      callAt('a', '2026-11-24T10:00'),
+      callAt('b', '2026-11-24T11:00', 'gaveUp'),
+      callAt('c', '2026-11-24T11:30', 'message'),
+      callAt('d', '2026-11-20T10:00'),
+    );
+    const { status, body } = await server.ask('get', '/api/traffic/answered?from=2026-11-23&to=2026-11-24&within=18');
+    expect(status).toBe(200);
+    expect(body).toMatchObject({
+      calls: 3,
+      reached: 1,
+      lost: 1,
+      messages: 1,
+      medianMs: 18_000,
+      within: 1,
+      withinS: 18,
+    });
+    expect(body.longest).toEqual([{ callId: 'call:a', toPersonMs: 18_000 }]);
+    const refused = await server.ask('get', '/api/traffic/answered?from=2026-11-23&to=2026-11-24&within=0');
+    expect([refused.status, refused.body.detail]).toEqual([
+      422,
+      expect.stringContaining('How many seconds callers may wait'),
+    ]);
+  });
+});

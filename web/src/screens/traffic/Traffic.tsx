@@ -1,4 +1,5 @@
 import { Navigate, Route, Routes, useParams } from 'react-router';
+import { Answered } from './Answered';
 import { CallLog } from './CallLog';
 import { CallReplay } from './CallReplay';
 import { When } from './When';
@@ -8,6 +9,7 @@ export default function Traffic() {
   return (
     <Routes>
       <Route index element={<When />} />
+      <Route path="answered" element={<Answered />} />
       <Route path="calls" element={<CallLog />} />
       <Route path="calls/:callId" element={<OneCall />} />
       <Route path="*" element={<Navigate to="/traffic" replace />} />

@@ -5,12 +5,13 @@ import { ScreenHead } from '../../parts/ScreenHead';
 
 const pages = [
   { at: '', name: 'When do people call?' },
+  { at: 'answered', name: 'How long until somebody answers?' },
   { at: 'calls', name: 'Every call' },
 ] as const;
 
 /** A page of Traffic: a question. The span that is looked at goes along to the next. */
 export function TrafficPage({ actions, children }: { readonly actions?: ReactNode; readonly children: ReactNode }) {
-  const { pathname } = useLocation();
+  const { pathname, search } = useLocation();
   const part = pathname.split('/')[2] ?? '';
   return (
     <Box pb="8">
@@ -37,7 +38,13 @@ export function TrafficPage({ actions, children }: { readonly actions?: ReactNod
               borderColor={at === part ? 'petrol.solid' : 'transparent'}
               fontWeight={at === part ? 600 : 400}
             >
-              <NavLink end to={`/traffic${at ? `/${at}` : ''}`}>
+              <NavLink
+                end
+                to={{
+                  pathname: `/traffic${at ? `/${at}` : ''}`,
+                  search: at === 'calls' || part === 'calls' ? '' : search,
+                }}
+              >
                 {name}
               </NavLink>
             </Box>

@@ -1,0 +1,200 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { writeCsv } from '@locutor/core/formats';
+import type { Names } from '@locutor/core/line';
+import { describeAnswered, saySeconds, type AnsweredFigures, type AnswerTimes } from '@locutor/core/traffic';
+import { Download } from 'lucide-react';
+import { Link, useSearchParams } from 'react-router';
+import { useAnswered } from '../../api/resources';
+import { useSheetNames } from '../../live/useSheetNames';
+import { InlineNumber } from '../../parts/InlineNumber';
+import { saveFile } from '../../parts/saveFile';
+import { showMinutes } from '../../parts/time';
+import { targetNameOf } from './answeredWords';
+import { choiceWords } from './choiceWords';
+import { SpanBar } from './SpanBar';
+import { StretchesChart } from './StretchesChart';
+import { TrafficPage } from './TrafficPage';
+import { useNamesThen } from './useNamesThen';
+import { spanAsked, useSpan } from './useSpan';
+
+const usualWithinS = 20;
+
+/** How long it takes until somebody answers: of all, by who brings the call, by what was pressed, by hour. */
+export function Answered() {
+  const looked = useSpan();
+  const [address, setAddress] = useSearchParams();
+  const names = { ...useNamesThen(), ...useSheetNames() };
+  const withinS = Math.min(600, Math.max(1, Math.round(Number(address.get('within')) || usualWithinS)));
+  const { data: figures, error } = useAnswered({ ...spanAsked(looked), within: String(withinS) });
+  const setWithin = (seconds: number): void => {
+    const next = new URLSearchParams(address);
+    next.set('within', String(seconds));
+    setAddress(next);
+  };
+  const tables = figures ? tablesOf(figures, names) : [];
+  return (
+    <TrafficPage
+      actions={
+        figures &&
+        figures.reached > 0 && (
+          <Button
+            size="sm"
+            variant="outline"
+            bg="sheet"
+            onClick={() => saveFile('answered.csv', 'text/csv', csvOf(figures, tables))}
+          >
+            <Download size={14} aria-hidden /> Save as CSV
+          </Button>
+        )
+      }
+    >
+      <SpanBar {...looked} />
+      {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
+      {!figures && !error && <Text color="quiet">Counting the calls …</Text>}
+      {figures && (
+        <Text fontSize="18px" lineHeight="1.5" maxW="820px" mb="3" aria-live="polite">
+          {describeAnswered(figures)}
+        </Text>
+      )}
+      {figures && figures.reached > 0 && (
+        <>
+          <Text mb="5">
+            Callers are to be answered within{' '}
+            <InlineNumber label="Within how many seconds" value={withinS} least={1} most={600} onChange={setWithin} />{' '}
+            s. The time counts from when the line picks up, greeting and menus included.
+          </Text>
+          <StretchesChart figures={figures} />
+          <Flex gap="8" wrap="wrap" mt="7" align="start">
+            {tables.map((table) => (
+              <TimesTable key={table.title} {...table} withinS={figures.withinS} />
+            ))}
+          </Flex>
+          <Text asChild fontWeight="600" fontSize="15px" mt="7" mb="1">
+            <h2>The longest waits until somebody answered</h2>
+          </Text>
+          <Flex gap="4" wrap="wrap">
+            {figures.longest.map(({ callId, toPersonMs }) => (
+              <Text key={callId} asChild color="petrol.fg" textDecoration="underline">
+                <Link to={`/traffic/calls/${callId}`}>{saySeconds(toPersonMs)}</Link>
+              </Text>
+            ))}
+          </Flex>
+        </>
+      )}
+    </TrafficPage>
+  );
+}
+
+/** Who was lost cannot be told everywhere. */
+type Times = Omit<AnswerTimes, 'lost'> & Partial<Pick<AnswerTimes, 'lost'>>;
+
+interface Table {
+  readonly title: string;
+  readonly head: string;
+  readonly rows: readonly (Times & { readonly key: string; readonly name: string })[];
+}
+
+function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names): readonly Table[] {
+  return [
+    {
+      title: 'By who was rung',
+      head: 'Group, queue or person',
+      rows: byWay.map((each) => ({ ...each, key: each.to, name: targetNameOf(each.to, names) })),
+    },
+    {
+      title: 'By what callers did first',
+      head: 'Sheet and key',
+      rows: byKey.map((each) => ({
+        ...each,
+        key: `${each.sheetId} ${each.choice}`,
+        name: `${names[each.sheetId] ?? 'a deleted sheet'}: ${choiceWords(each.choice)}`,
+      })),
+    },
+    {
+      title: 'By hour of the day',
+      head: 'From',
+      rows: byHour.map((each) => ({ ...each, key: String(each.hour), name: showMinutes(each.hour * 60) })),
+    },
+  ];
+}
+
+function TimesTable({ title, head, rows, withinS }: Table & { readonly withinS: number }) {
+  return (
+    <Box flex="1 1 420px" maxW="640px" overflowX="auto">
+      <Text asChild fontWeight="600" fontSize="15px" mb="1">
+        <h2>{title}</h2>
+      </Text>
+      <Box
+        asChild
+        w="100%"
+        fontSize="13px"
+        css={{
+          '& td, & th': {
+            padding: '4px 8px',
+            textAlign: 'right',
+            borderBottom: '1px solid',
+            borderColor: 'hairline',
+            fontWeight: 400,
+          },
+          '& th:first-of-type': { textAlign: 'left' },
+          '& thead th': { color: 'quiet', whiteSpace: 'nowrap' },
+          '& td': { fontFamily: 'mono', whiteSpace: 'nowrap' },
+        }}
+      >
+        <table aria-label={title}>
+          <thead>
+            <tr>
+              <th scope="col">{head}</th>
+              <th scope="col">Answered</th>
+              <th scope="col">Half within</th>
+              <th scope="col">9 in 10 within</th>
+              <th scope="col">Within {withinS} s</th>
+              {rows.some(({ lost }) => lost !== undefined) && <th scope="col">Lost</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.key}>
+                <th scope="row">{row.name}</th>
+                {figuresOf(row).map((figure, index) => (
+                  <td key={index}>{figure}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Box>
+    </Box>
+  );
+}
+
+/** In the order of the columns; a dash where there is nothing to tell. */
+function figuresOf({ reached, medianMs, nineTenthsMs, within, lost }: Times): readonly string[] {
+  return [
+    String(reached),
+    medianMs === null ? '–' : saySeconds(medianMs),
+    nineTenthsMs === null ? '–' : saySeconds(nineTenthsMs),
+    reached === 0 ? '–' : `${Math.round((100 * within) / reached)}%`,
+    ...(lost === undefined ? [] : [String(lost)]),
+  ];
+}
+
+function csvOf({ withinS }: AnsweredFigures, tables: readonly Table[]): string {
+  const seconds = (ms: number | null): string => (ms === null ? '' : (ms / 1000).toFixed(1));
+  return writeCsv(
+    tables.flatMap(({ head, rows }) => [
+      [head, 'answered', 'median (s)', '90 % (s)', `within ${withinS} s`, 'lost'],
+      ...rows.map(({ name, reached, medianMs, nineTenthsMs, within, lost }) => [
+        ...[
+          name,
+          String(reached),
+          seconds(medianMs),
+          seconds(nineTenthsMs),
+          String(within),
+          lost === undefined ? '' : String(lost),
+        ],
+      ]),
+      [],
+    ]),
+  );
+}
