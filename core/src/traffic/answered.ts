@@ -74,8 +74,8 @@ export function answeredFigures(rows: readonly AnsweredRow[], withinS: number): 
     byWay: grouped(callers, ({ through, answeredBy }) => through ?? answeredBy)
       .map(([to, of]) => {
         // Who was lost is nobody's: they were on their way to any.
-        const { lost: _, ...times } = timesOf(of, withinS);
-        return { to, ...times };
+        const { reached, medianMs, nineTenthsMs, within } = timesOf(of, withinS);
+        return { to, reached, medianMs, nineTenthsMs, within };
       })
       .sort((one, other) => other.reached - one.reached),
     byKey: grouped(

@@ -36,7 +36,7 @@ export interface Rung {
 
 type Open = { -readonly [Name in keyof Ring]: Ring[Name] } & { isOpen: boolean };
 
-export function whoOf(phone: RungPhone): Who {
+function whoOf(phone: RungPhone): Who {
   return phone.type === 'person' ? phone.personId : (phone.contactId ?? phone.number);
 }
 
@@ -100,8 +100,7 @@ class Reading {
   }
 
   result(): Rung {
-    const rings = this.rings.map(({ isOpen: _, ...ring }): Ring => ring);
-    return { rings, outside: this.outside };
+    return { rings: this.rings.map(ringOf), outside: this.outside };
   }
 
   private ring(phone: RungPhone, atMs: number): void {
@@ -157,6 +156,10 @@ class Reading {
   private stopAll(atMs: number, end: RingEnd): void {
     for (const ring of this.rings) if (ring.isOpen) close(ring, atMs, end);
   }
+}
+
+function ringOf({ who, through, atMs, forMs, end, talkMs, holdMs }: Open): Ring {
+  return { who, through, atMs, forMs, end, talkMs, holdMs };
 }
 
 function close(ring: Open, atMs: number, end: RingEnd): void {

@@ -1,3 +1,5 @@
+import { log } from '../log/log';
+
 /** How long, in ms, work made of many short pieces may hold the thread before it lets voices and keys come in between. */
 const mostMs = 4;
 
@@ -26,12 +28,12 @@ export function breath(): Promise<void> | undefined {
 
 /**
  * Does one of very many short pieces of work that may all be due at once, such as what callers do: now, or in a later turn
- * where this one has been long. What is asked for later is never done earlier. The work takes its own failures.
+ * where this one has been long. What is asked for later is never done earlier. The work ends its own failures; what escapes is logged.
  */
 export function inTurn(work: () => void): void {
   const turn = breath();
-  if (turn) void turn.then(work);
-  else work();
+  if (!turn) return work();
+  turn.then(work).catch((err: unknown) => log.error({ err }, 'What was done in its turn failed'));
 }
 
 function next(): void {
