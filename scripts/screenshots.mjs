@@ -48,7 +48,7 @@ async function call(page) {
   await page.waitForTimeout(5500);
 }
 
-await picture('traffic', '/traffic');
+await picture('traffic', '/traffic?span=last12Months', { before: closeHandset });
 await picture('today-dark', '/today', { colorScheme: 'dark' });
 await picture('switch-phone', '/today', {
   size: phoneSize,

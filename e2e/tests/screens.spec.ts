@@ -29,6 +29,7 @@ const screens = {
     '/messages/deleted',
     '/messages/outbox',
     '/traffic',
+    '/traffic/pressed',
     '/traffic/answered',
     '/traffic/calls',
     '/settings',

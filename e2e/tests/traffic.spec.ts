@@ -75,3 +75,16 @@ test('Traffic tells how long it takes until somebody answers, by group and hour,
     .click();
   await expect(page.getByRole('list', { name: 'What happened' })).toContainText('answers');
 });
+
+test('Traffic tells what callers press, sheet by sheet, and when in the words', async ({ page, server }) => {
+  await page.goto(`${server.url}/traffic/pressed?span=last12Months`);
+  const welcome = page.getByRole('region', { name: 'Welcome', exact: true });
+  await expect(welcome.getByText(/^The key pressed most is 1 \(moorings and dock space\), by \d\d%/)).toBeVisible();
+  const rows = welcome.getByRole('table').getByRole('row');
+  // In the order of the sheet, also the keys that nobody pressed.
+  await expect(rows.nth(1)).toContainText('moorings and dock space');
+  await expect(welcome.getByRole('row', { name: /7 where we are 0/ })).toBeVisible();
+  await expect(welcome.getByText(/seconds into the words, which take about \d+ seconds/).first()).toBeVisible();
+  await welcome.getByRole('link', { name: 'Welcome' }).click();
+  await expect(page).toHaveURL(/\/script\/sheet:/);
+});

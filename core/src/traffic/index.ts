@@ -39,3 +39,5 @@ export { namedSpan, spanBefore, spanNames, type SpanName } from './spans';
 export { describeWhen, percent, sayHourOf, sayHours } from './words/when.en';
 export { answeredFigures, type AnsweredFigures, type AnsweredRow, type AnswerTimes } from './answered';
 export { describeAnswered, saySeconds } from './words/answered.en';
+export { isChosen, isKeyChoice, pressedFigures, type PressedSum, type SheetPresses } from './pressed';
+export { describePressed } from './words/pressed.en';

@@ -10,7 +10,7 @@ import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
-import { answeredOf, whenSums } from './trafficSums';
+import { answeredOf, pressedOf, whenSums } from './trafficSums';
 import { tryOut } from './tryOut';
 import { zipped } from './zipped';
 
@@ -35,6 +35,8 @@ export default function work(task: Task): unknown {
       return whenSums(task.from.database, task.from.span);
     case 'answered':
       return answeredOf(task.from.database, task.from.span, task.from.withinS);
+    case 'pressed':
+      return pressedOf(task.from.database, task.from.span);
     case 'quietest': {
       const { hours, zone, nowMs } = task.from;
       return quietestHours(startedAt(task.from), hours, zone, nowMs);

@@ -2,10 +2,13 @@ import Database from 'better-sqlite3';
 import type { DayNumber } from '@locutor/core/hours';
 import {
   answeredFigures,
+  pressedFigures,
   type AnsweredFigures,
   type AnsweredRow,
   type DaySum,
   type HourSum,
+  type PressedSum,
+  type SheetPresses,
   type WhenSums,
 } from '@locutor/core/traffic';
 
@@ -28,6 +31,19 @@ export function answeredOf(database: string, span: Summed, withinS: number): Ans
       )
       .all(span);
     return answeredFigures(rows, withinS);
+  });
+}
+
+/** What callers did in each menu and announcement. */
+export function pressedOf(database: string, span: Summed): readonly SheetPresses[] {
+  return reading(database, (connection) => {
+    const sums = connection
+      .prepare<[Summed], PressedSum>(
+        `SELECT "sheetId", "choice", CASE WHEN "isFirstRound" THEN "afterMs" / 1000 END AS "second", count(*) AS "visits"
+        FROM "call_visit" WHERE ${ofSpan} GROUP BY 1, 2, 3`,
+      )
+      .all(span);
+    return pressedFigures(sums);
   });
 }
 

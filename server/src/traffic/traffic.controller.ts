@@ -1,6 +1,6 @@
 import { Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { AnsweredFigures, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import { AnsweredQuery, SpanQuery } from './span.dto';
 import { TrafficService } from './traffic.service';
 
@@ -19,6 +19,12 @@ export class TrafficController {
   @Get('answered')
   answered(@Query() asked: AnsweredQuery): Promise<AnsweredFigures> {
     return this.traffic.answered(asked);
+  }
+
+  /** What callers did in each menu and announcement, and in which second of its words. */
+  @Get('pressed')
+  pressed(@Query() span: SpanQuery): Promise<readonly SheetPresses[]> {
+    return this.traffic.pressed(span);
   }
 
   /** Counts all calls anew, as after the time zone of a line was changed. */

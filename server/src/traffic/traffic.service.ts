@@ -1,7 +1,7 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { readDate } from '@locutor/core/hours';
-import type { AnsweredFigures, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import { DataSource } from 'typeorm';
 import { CallLog } from '../callLog/callLog.service';
 import { unawaited } from '../log/enclosed';
@@ -41,6 +41,12 @@ export class TrafficService implements OnApplicationBootstrap {
     const span = spanOf(query);
     await this.upToNow();
     return this.reckoning.of('answered', { database: this.database, span, withinS: query.within ?? usualWithinS });
+  }
+
+  async pressed(query: SpanQuery): Promise<readonly SheetPresses[]> {
+    const span = spanOf(query);
+    await this.upToNow();
+    return this.reckoning.of('pressed', { database: this.database, span });
   }
 
   /** Counts the calls that are over and were not counted yet; or all of them anew. One after the other. */

@@ -187,3 +187,38 @@ describe('how long until somebody answered', () => {
     ]);
   });
 });
+
+describe('what callers press', () => {
+  it('is counted sheet by sheet, in the second of the words in which they did', async () => {
+    const sheet = { type: 'sheet', sheetId: 'sheet:welcome' } as const;
+    const said = {
+      type: 'said',
+      text: 'Hello.',
+      source: { type: 'words', sheetId: 'sheet:welcome', part: 'openingWords' },
+    } as const;
+    const pressing = (name: string, key: '1' | '2', seconds: number): CallEntity => {
+      const call = callAt(name, '2026-11-24T10:00');
+      const at = (after: number) => call.startedAt + after * 1000;
+      const [called, ...rest] = call.transcript;
+      const inMenu = [
+        { ...sheet, atMs: at(0) },
+        { ...said, atMs: at(1) },
+        { type: 'key', key, use: 'option', atMs: at(1 + seconds) },
+      ] as TranscriptEntry[];
+      return { ...call, transcript: [called!, ...inMenu, ...rest] };
+    };
+    await keep(pressing('a', '1', 4), pressing('b', '1', 4.9), pressing('c', '2', 8));
+    const { status, body } = await server.ask('get', '/api/traffic/pressed?from=2026-11-24&to=2026-11-24');
+    expect(status).toBe(200);
+    expect(body).toHaveLength(1);
+    expect(body[0]).toMatchObject({
+      sheetId: 'sheet:welcome',
+      visits: 3,
+      choices: [
+        { choice: '1', visits: 2, medianS: 4 },
+        { choice: '2', visits: 1, medianS: 8 },
+      ],
+    });
+    expect(body[0].seconds[4]).toEqual({ chose: 2, hungUp: 0 });
+  });
+});

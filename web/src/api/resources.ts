@@ -14,7 +14,7 @@ import type {
 import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
 import type { Rehearsal } from '@locutor/core/rehearsals';
-import type { AnsweredFigures, QuietHours, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, QuietHours, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
 import useSWR from 'swr';
@@ -230,6 +230,11 @@ export const useWhen = (asked: CallsWanted) =>
 /** How long it took until somebody answered, of a span and line. */
 export const useAnswered = (asked: CallsWanted) =>
   useSWR<AnsweredFigures, Error>(`/api/traffic/answered?${new URLSearchParams(asked).toString()}`, api, {
+    keepPreviousData: true,
+  });
+/** What callers did in each menu and announcement, of a span and line. */
+export const usePressed = (asked: CallsWanted) =>
+  useSWR<readonly SheetPresses[], Error>(`/api/traffic/pressed?${new URLSearchParams(asked).toString()}`, api, {
     keepPreviousData: true,
   });
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api);

@@ -2,6 +2,7 @@ import { Navigate, Route, Routes, useParams } from 'react-router';
 import { Answered } from './Answered';
 import { CallLog } from './CallLog';
 import { CallReplay } from './CallReplay';
+import { Pressed } from './Pressed';
 import { When } from './When';
 
 /** What callers did, as questions: a page each, and every call. */
@@ -9,6 +10,7 @@ export default function Traffic() {
   return (
     <Routes>
       <Route index element={<When />} />
+      <Route path="pressed" element={<Pressed />} />
       <Route path="answered" element={<Answered />} />
       <Route path="calls" element={<CallLog />} />
       <Route path="calls/:callId" element={<OneCall />} />

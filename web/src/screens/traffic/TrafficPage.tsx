@@ -5,6 +5,7 @@ import { ScreenHead } from '../../parts/ScreenHead';
 
 const pages = [
   { at: '', name: 'When do people call?' },
+  { at: 'pressed', name: 'What do they press?' },
   { at: 'answered', name: 'How long until somebody answers?' },
   { at: 'calls', name: 'Every call' },
 ] as const;
