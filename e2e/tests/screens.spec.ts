@@ -31,6 +31,8 @@ const screens = {
     '/traffic',
     '/traffic/pressed',
     '/traffic/answered',
+    '/traffic/who',
+    '/traffic/came?compare=before',
     '/traffic/calls',
     '/settings',
     '/handset',

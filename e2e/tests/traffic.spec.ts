@@ -88,3 +88,29 @@ test('Traffic tells what callers press, sheet by sheet, and when in the words', 
   await welcome.getByRole('link', { name: 'Welcome' }).click();
   await expect(page).toHaveURL(/\/script\/sheet:/);
 });
+
+test('Traffic tells who answers, and what it came to beside another span', async ({ page, server }) => {
+  await page.goto(`${server.url}/traffic/who?span=last12Months`);
+  await expect(
+    page.getByText(/^[\d,]+ calls were answered by \d+ people, who talked for \d+ hours in all\./),
+  ).toBeVisible();
+  const priya = page
+    .getByRole('table', { name: 'Who was rung, and who answered' })
+    .getByRole('row', { name: /^Priya/ });
+  const [rung = 0, answered = 0, ...ends] = (await priya.getByRole('cell').allTextContents())
+    .slice(0, 5)
+    .map((text) => Number(text.replace(/\D/g, '')));
+  expect(answered).toBeGreaterThan(0);
+  expect(ends.reduce((sum, each) => sum + each, answered)).toBe(rung);
+
+  await page.getByRole('link', { name: 'What did it come to?' }).click();
+  await expect(page.getByText(/^Of [\d,]+ calls, \d\d% reached somebody/)).toBeVisible();
+  await page.getByLabel('Which days').selectOption({ label: 'last month' });
+  await page.getByLabel('Compared with').selectOption({ label: 'as many days before' });
+  await expect(page).toHaveURL(/span=lastMonth&compare=before/);
+  await expect(page.getByRole('list', { name: 'What changed' }).getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByRole('table', { name: 'Calls by outcome' })).toContainText('Share before');
+  // A span before the log begins has nothing to compare with.
+  await page.getByLabel('Compared with').selectOption({ label: 'the same weekdays a year before' });
+  await expect(page.getByText('Nobody called then: there is nothing to compare with.')).toBeVisible();
+});

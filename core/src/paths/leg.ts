@@ -434,7 +434,12 @@ class Walk {
 
   private leg(end: WayEnd, menu: AtMenu | null = null): Leg {
     const { personMs, roundIn } = this;
-    const [stretches, queues, steps, sheets] = [[...this.stretches], [...this.queues], [...this.steps], [...this.entered]];
+    const [stretches, queues, steps, sheets] = [
+      [...this.stretches],
+      [...this.queues],
+      [...this.steps],
+      [...this.entered],
+    ];
     const inMenuMs = this.beganMs - this.trials.atMs;
     const rings = stretches.some(({ type }) => type === 'ring' || type === 'queue');
     const endMs = this.sinceMs(this.nowMs);

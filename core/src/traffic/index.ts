@@ -41,3 +41,17 @@ export { answeredFigures, type AnsweredFigures, type AnsweredRow, type AnswerTim
 export { describeAnswered, saySeconds } from './words/answered.en';
 export { isChosen, isKeyChoice, pressedFigures, type PressedSum, type SheetPresses } from './pressed';
 export { describePressed } from './words/pressed.en';
+export {
+  meanPatience,
+  medianPatience,
+  shapedPatience,
+  stillWaiting,
+  type Patience,
+  type SeenWait,
+  type ShapedPatience,
+  type StillWaiting,
+} from './patience';
+export { workFigures, type RingSum, type WorkOf } from './staffing';
+export { describeWork } from './words/staffing.en';
+export { cameTo, changesBetween, type CameTo, type FateChange } from './came';
+export { describeCame, describeChange } from './words/came.en';

@@ -10,7 +10,7 @@ import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
-import { answeredOf, pressedOf, whenSums } from './trafficSums';
+import { answeredOf, pressedOf, whenSums, workOf } from './trafficSums';
 import { tryOut } from './tryOut';
 import { zipped } from './zipped';
 
@@ -37,6 +37,8 @@ export default function work(task: Task): unknown {
       return answeredOf(task.from.database, task.from.span, task.from.withinS);
     case 'pressed':
       return pressedOf(task.from.database, task.from.span);
+    case 'work':
+      return workOf(task.from.database, task.from.span);
     case 'quietest': {
       const { hours, zone, nowMs } = task.from;
       return quietestHours(startedAt(task.from), hours, zone, nowMs);

@@ -5,7 +5,7 @@ import type { Hours, TimeZone } from '@locutor/core/hours';
 import type { Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
-import type { AnsweredFigures, QuietHours, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import type { Spoken, Tracks } from './spoken';
 import type { Summed } from './trafficSums';
 import type { TrialDto } from '../trials/trial.dto';
@@ -70,6 +70,11 @@ export interface Reckonings {
   readonly pressed: {
     readonly from: { readonly database: string; readonly span: Summed };
     readonly to: readonly SheetPresses[];
+  };
+  /** How often each was rung, and how that ended. */
+  readonly work: {
+    readonly from: { readonly database: string; readonly span: Summed };
+    readonly to: readonly RingSum[];
   };
   readonly quietest: {
     readonly from: {

@@ -8,6 +8,7 @@ import {
   type DaySum,
   type HourSum,
   type PressedSum,
+  type RingSum,
   type SheetPresses,
   type WhenSums,
 } from '@locutor/core/traffic';
@@ -45,6 +46,18 @@ export function pressedOf(database: string, span: Summed): readonly SheetPresses
       .all(span);
     return pressedFigures(sums);
   });
+}
+
+/** How often each person, contact or number was rung, and how that ended. */
+export function workOf(database: string, span: Summed): readonly RingSum[] {
+  return reading(database, (connection) =>
+    connection
+      .prepare<[Summed], RingSum>(
+        `SELECT "who", "end", count(*) AS "rings", sum("talkMs") AS "talkMs", sum("holdMs") AS "holdMs"
+        FROM "call_ring" WHERE ${ofSpan} GROUP BY 1, 2`,
+      )
+      .all(span),
+  );
 }
 
 /** What the log holds of when people called. */

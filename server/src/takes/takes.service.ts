@@ -76,9 +76,11 @@ export class TakesService {
       if (size > largestSoundBytes) throw refused({ type: 'tooLarge', mostBytes: largestSoundBytes }, name);
       const recipe = body.recipe ? readRecipe(body.recipe) : wholeRecipe;
       const says = body.says ? readSays(body.says) : nothingSaid;
-      const brought = await this.sounds.bring(path, name, body.law || null, recipe, progress).catch((error: unknown) => {
-        throw isTooMuch(error) ? refused({ type: 'tooMuch' }, name) : error;
-      });
+      const brought = await this.sounds
+        .bring(path, name, body.law || null, recipe, progress)
+        .catch((error: unknown) => {
+          throw isTooMuch(error) ? refused({ type: 'tooMuch' }, name) : error;
+        });
       if (!brought.ok) throw refused(brought.problems[0] as SoundFileProblem, name);
       const { originalId, recordingId, isOneOfSeveral, ...ready } = brought.value;
       const made = madeOf(ready);

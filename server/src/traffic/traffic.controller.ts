@@ -1,6 +1,6 @@
 import { Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { AnsweredFigures, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import { AnsweredQuery, SpanQuery } from './span.dto';
 import { TrafficService } from './traffic.service';
 
@@ -25,6 +25,12 @@ export class TrafficController {
   @Get('pressed')
   pressed(@Query() span: SpanQuery): Promise<readonly SheetPresses[]> {
     return this.traffic.pressed(span);
+  }
+
+  /** Who was rung, how that ended, and how long they talked. */
+  @Get('work')
+  work(@Query() span: SpanQuery): Promise<readonly RingSum[]> {
+    return this.traffic.work(span);
   }
 
   /** Counts all calls anew, as after the time zone of a line was changed. */

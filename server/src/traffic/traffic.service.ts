@@ -1,7 +1,7 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { readDate } from '@locutor/core/hours';
-import type { AnsweredFigures, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import { DataSource } from 'typeorm';
 import { CallLog } from '../callLog/callLog.service';
 import { unawaited } from '../log/enclosed';
@@ -47,6 +47,12 @@ export class TrafficService implements OnApplicationBootstrap {
     const span = spanOf(query);
     await this.upToNow();
     return this.reckoning.of('pressed', { database: this.database, span });
+  }
+
+  async work(query: SpanQuery): Promise<readonly RingSum[]> {
+    const span = spanOf(query);
+    await this.upToNow();
+    return this.reckoning.of('work', { database: this.database, span });
   }
 
   /** Counts the calls that are over and were not counted yet; or all of them anew. One after the other. */

@@ -222,3 +222,21 @@ describe('what callers press', () => {
     expect(body[0].seconds[4]).toEqual({ chose: 2, hungUp: 0 });
   });
 });
+
+describe('who answers', () => {
+  it('is counted by who was rung, in the span, and how that ended', async () => {
+    await keep(
+      callAt('a', '2026-11-24T10:00'),
+      callAt('b', '2026-11-24T11:00', 'gaveUp'),
+      callAt('c', '2026-11-24T11:30', 'message'),
+      callAt('d', '2026-11-20T10:00'),
+    );
+    const { status, body } = await server.ask('get', '/api/traffic/work?from=2026-11-24&to=2026-11-24');
+    expect(status).toBe(200);
+    expect(body).toEqual([
+      { who: noor, end: 'answered', rings: 1, talkMs: 60_000, holdMs: 0 },
+      { who: noor, end: 'letRing', rings: 1, talkMs: 0, holdMs: 0 },
+      { who: noor, end: 'stopped', rings: 1, talkMs: 0, holdMs: 0 },
+    ]);
+  });
+});

@@ -14,7 +14,7 @@ import type {
 import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
 import type { Rehearsal } from '@locutor/core/rehearsals';
-import type { AnsweredFigures, QuietHours, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
 import useSWR from 'swr';
@@ -223,8 +223,8 @@ export const useCalls = (wanted: CallsWanted) =>
     { keepPreviousData: true },
   );
 /** When people called, of a span and line. */
-export const useWhen = (asked: CallsWanted) =>
-  useSWR<WhenSums, Error>(`/api/traffic/when?${new URLSearchParams(asked).toString()}`, api, {
+export const useWhen = (asked: CallsWanted | null) =>
+  useSWR<WhenSums, Error>(asked && `/api/traffic/when?${new URLSearchParams(asked).toString()}`, api, {
     keepPreviousData: true,
   });
 /** How long it took until somebody answered, of a span and line. */
@@ -235,6 +235,11 @@ export const useAnswered = (asked: CallsWanted) =>
 /** What callers did in each menu and announcement, of a span and line. */
 export const usePressed = (asked: CallsWanted) =>
   useSWR<readonly SheetPresses[], Error>(`/api/traffic/pressed?${new URLSearchParams(asked).toString()}`, api, {
+    keepPreviousData: true,
+  });
+/** How often each was rung, and how that ended, of a span and line. */
+export const useWork = (asked: CallsWanted) =>
+  useSWR<readonly RingSum[], Error>(`/api/traffic/work?${new URLSearchParams(asked).toString()}`, api, {
     keepPreviousData: true,
   });
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api);

@@ -11,6 +11,7 @@ import { saveFile } from '../../parts/saveFile';
 import { showMinutes } from '../../parts/time';
 import { targetNameOf } from './answeredWords';
 import { choiceWords } from './choiceWords';
+import { FiguresTable } from './FiguresTable';
 import { SpanBar } from './SpanBar';
 import { StretchesChart } from './StretchesChart';
 import { TrafficPage } from './TrafficPage';
@@ -119,51 +120,15 @@ function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names): read
 }
 
 function TimesTable({ title, head, rows, withinS }: Table & { readonly withinS: number }) {
+  const tellsLost = rows.some(({ lost }) => lost !== undefined);
+  const columns = ['Answered', 'Half within', '9 in 10 within', `Within ${withinS} s`, ...(tellsLost ? ['Lost'] : [])];
   return (
-    <Box flex="1 1 420px" maxW="640px" overflowX="auto">
-      <Text asChild fontWeight="600" fontSize="15px" mb="1">
-        <h2>{title}</h2>
-      </Text>
-      <Box
-        asChild
-        w="100%"
-        fontSize="13px"
-        css={{
-          '& td, & th': {
-            padding: '4px 8px',
-            textAlign: 'right',
-            borderBottom: '1px solid',
-            borderColor: 'hairline',
-            fontWeight: 400,
-          },
-          '& th:first-of-type': { textAlign: 'left' },
-          '& thead th': { color: 'quiet', whiteSpace: 'nowrap' },
-          '& td': { fontFamily: 'mono', whiteSpace: 'nowrap' },
-        }}
-      >
-        <table aria-label={title}>
-          <thead>
-            <tr>
-              <th scope="col">{head}</th>
-              <th scope="col">Answered</th>
-              <th scope="col">Half within</th>
-              <th scope="col">9 in 10 within</th>
-              <th scope="col">Within {withinS} s</th>
-              {rows.some(({ lost }) => lost !== undefined) && <th scope="col">Lost</th>}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.key}>
-                <th scope="row">{row.name}</th>
-                {figuresOf(row).map((figure, index) => (
-                  <td key={index}>{figure}</td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </Box>
+    <Box flex="1 1 420px" maxW="640px">
+      <FiguresTable
+        title={title}
+        head={[head, ...columns]}
+        rows={rows.map((row) => ({ key: row.key, name: row.name, figures: figuresOf(row) }))}
+      />
     </Box>
   );
 }

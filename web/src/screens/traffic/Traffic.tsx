@@ -3,7 +3,9 @@ import { Answered } from './Answered';
 import { CallLog } from './CallLog';
 import { CallReplay } from './CallReplay';
 import { Pressed } from './Pressed';
+import { CameToPage } from './CameToPage';
 import { When } from './When';
+import { WhoAnswers } from './WhoAnswers';
 
 /** What callers did, as questions: a page each, and every call. */
 export default function Traffic() {
@@ -12,6 +14,8 @@ export default function Traffic() {
       <Route index element={<When />} />
       <Route path="pressed" element={<Pressed />} />
       <Route path="answered" element={<Answered />} />
+      <Route path="who" element={<WhoAnswers />} />
+      <Route path="came" element={<CameToPage />} />
       <Route path="calls" element={<CallLog />} />
       <Route path="calls/:callId" element={<OneCall />} />
       <Route path="*" element={<Navigate to="/traffic" replace />} />

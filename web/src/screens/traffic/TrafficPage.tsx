@@ -7,6 +7,8 @@ const pages = [
   { at: '', name: 'When do people call?' },
   { at: 'pressed', name: 'What do they press?' },
   { at: 'answered', name: 'How long until somebody answers?' },
+  { at: 'who', name: 'Who answers?' },
+  { at: 'came', name: 'What did it come to?' },
   { at: 'calls', name: 'Every call' },
 ] as const;
 
