@@ -107,7 +107,7 @@ describe('a queue whose callers give up (Erlang A)', () => {
       const demand = { callsPerHour: calls, servedS, patienceS };
       const reckoned = waitingWith(demand, members);
       const counted = played(demand, members, 60_000, 20);
-        expect(Math.abs(reckoned.waits - counted.waits)).toBeLessThan(0.02);
+      expect(Math.abs(reckoned.waits - counted.waits)).toBeLessThan(0.02);
       expect(Math.abs(reckoned.gaveUp - counted.gaveUp)).toBeLessThan(0.015);
       expect(Math.abs(reckoned.within(20) - counted.within)).toBeLessThan(0.02);
       expect(Math.abs((reckoned.meanS ?? 0) - counted.meanS) / counted.meanS).toBeLessThan(0.1);

@@ -3,7 +3,7 @@ import { writeCsv } from '@locutor/core/formats';
 import type { Names } from '@locutor/core/line';
 import { describeAnswered, saySeconds, type AnsweredFigures, type AnswerTimes } from '@locutor/core/traffic';
 import { Download } from 'lucide-react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { useAnswered } from '../../api/resources';
 import { useSheetNames } from '../../live/useSheetNames';
 import { InlineNumber } from '../../parts/InlineNumber';
@@ -15,6 +15,7 @@ import { FiguresTable } from './FiguresTable';
 import { SpanBar } from './SpanBar';
 import { StretchesChart } from './StretchesChart';
 import { TrafficPage } from './TrafficPage';
+import { useAddress } from './useAddress';
 import { useNamesThen } from './useNamesThen';
 import { spanAsked, useSpan } from './useSpan';
 
@@ -23,15 +24,10 @@ const usualWithinS = 20;
 /** How long it takes until somebody answers: of all, by who brings the call, by what was pressed, by hour. */
 export function Answered() {
   const looked = useSpan();
-  const [address, setAddress] = useSearchParams();
+  const [address, change] = useAddress();
   const names = { ...useNamesThen(), ...useSheetNames() };
   const withinS = Math.min(600, Math.max(1, Math.round(Number(address.get('within')) || usualWithinS)));
   const { data: figures, error } = useAnswered({ ...spanAsked(looked), within: String(withinS) });
-  const setWithin = (seconds: number): void => {
-    const next = new URLSearchParams(address);
-    next.set('within', String(seconds));
-    setAddress(next);
-  };
   const tables = figures ? tablesOf(figures, names) : [];
   return (
     <TrafficPage
@@ -61,7 +57,13 @@ export function Answered() {
         <>
           <Text mb="5">
             Callers are to be answered within{' '}
-            <InlineNumber label="Within how many seconds" value={withinS} least={1} most={600} onChange={setWithin} />{' '}
+            <InlineNumber
+              label="Within how many seconds"
+              value={withinS}
+              least={1}
+              most={600}
+              onChange={(seconds) => change({ within: String(seconds) })}
+            />{' '}
             s. The time counts from when the line picks up, greeting and menus included.
           </Text>
           <StretchesChart figures={figures} />

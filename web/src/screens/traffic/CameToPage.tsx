@@ -1,4 +1,5 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
+import { writeCsv } from '@locutor/core/formats';
 import type { DayRange } from '@locutor/core/hours';
 import {
   cameTo,
@@ -11,13 +12,15 @@ import {
   whenFigures,
   type CameTo,
 } from '@locutor/core/traffic';
-import { useSearchParams } from 'react-router';
+import { Download } from 'lucide-react';
 import { useWhen } from '../../api/resources';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { saveFile } from '../../parts/saveFile';
 import { FiguresTable } from './FiguresTable';
 import { showDays } from './showDays';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
+import { useAddress } from './useAddress';
 import { spanAsked, useSpan } from './useSpan';
 import { WeeksChart } from './WeeksChart';
 
@@ -30,7 +33,7 @@ const comparisons = [
 /** What calls came to, week by week and in all; beside another span, with how sure the difference is. */
 export function CameToPage() {
   const looked = useSpan();
-  const [address, setAddress] = useSearchParams();
+  const [address, change] = useAddress();
   const compare = comparisons.find(({ value }) => value === address.get('compare'))?.value ?? 'nothing';
   const asked = spanAsked(looked);
   const other = otherSpan(compare, looked.span);
@@ -38,14 +41,23 @@ export function CameToPage() {
   const { data: otherSums } = useWhen(other && spanAsked({ span: other, lineId: looked.lineId }));
   const came = sums && cameTo(sums);
   const before = other && otherSums ? cameTo(otherSums) : null;
-  const setCompare = (value: string): void => {
-    const next = new URLSearchParams(address);
-    if (value === 'nothing') next.delete('compare');
-    else next.set('compare', value);
-    setAddress(next);
-  };
+  const setCompare = (value: string): void => change({ compare: value === 'nothing' ? null : value });
   return (
-    <TrafficPage>
+    <TrafficPage
+      actions={
+        came &&
+        came.calls > 0 && (
+          <Button
+            size="sm"
+            variant="outline"
+            bg="sheet"
+            onClick={() => saveFile('outcomes.csv', 'text/csv', csvOf(came, before))}
+          >
+            <Download size={14} aria-hidden /> Save as CSV
+          </Button>
+        )
+      }
+    >
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
       {!came && !error && <Text color="quiet">Counting the calls …</Text>}
@@ -106,6 +118,17 @@ function rowsOf(came: CameTo, before: CameTo | null) {
       figures: [calls.toLocaleString(), percent(calls, came.calls), ...compared],
     };
   });
+}
+
+function csvOf(came: CameTo, before: CameTo | null): string {
+  return writeCsv([
+    ['outcome', 'calls', ...(before ? ['calls before'] : [])],
+    ...came.byOutcome.map(({ outcome, calls }) => [
+      outcomeWords[outcome],
+      String(calls),
+      ...(before ? [String(before.byOutcome.find((each) => each.outcome === outcome)?.calls ?? 0)] : []),
+    ]),
+  ]);
 }
 
 /** 52 weeks before, so that weekdays are the same; null for nothing to compare with. */

@@ -30,7 +30,8 @@ export function FiguresTable({ title, head, rows, bars }: Props) {
             fontWeight: 400,
           },
           '& th:first-of-type': { textAlign: 'left' },
-          '& thead th': { color: 'quiet', whiteSpace: 'nowrap' },
+          '& th': { whiteSpace: 'nowrap' },
+          '& thead th': { color: 'quiet' },
           '& td': { fontFamily: 'mono', whiteSpace: 'nowrap' },
         }}
       >
@@ -53,7 +54,7 @@ export function FiguresTable({ title, head, rows, bars }: Props) {
                   <td key={index}>{figure}</td>
                 ))}
                 {bars && (
-                  <Box asChild w="22%">
+                  <Box asChild w="16%">
                     <td aria-hidden>
                       <Box h="10px" bg="petrol.solid" w={`${most > 0 ? (100 * (bars[row] ?? 0)) / most : 0}%`} />
                     </td>

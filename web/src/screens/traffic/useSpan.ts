@@ -1,9 +1,9 @@
 import { readDate, showDate, wallTime, type DayNumber, type DayRange } from '@locutor/core/hours';
 import type { LineId } from '@locutor/core/line';
 import { namedSpan, spanNames, type SpanName } from '@locutor/core/traffic';
-import { useSearchParams } from 'react-router';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { useNow } from '../../parts/useNow';
+import { useAddress } from './useAddress';
 
 /** What is looked at: it stands in the address, so that a page can be kept as a bookmark. */
 export interface LookedAt {
@@ -24,20 +24,12 @@ const usual: SpanName = 'last30Days';
 export function useSpan(): LookedAt {
   const { line } = useDraftTools();
   const now = useNow(60_000);
-  const [address, setAddress] = useSearchParams();
+  const [address, change] = useAddress();
   const today = wallTime(line.timeZone, now).day;
   const [from, to] = [readDate(address.get('from') ?? ''), readDate(address.get('to') ?? '')];
   const isPicked = from !== undefined && to !== undefined && from <= to;
   const name = isPicked ? null : (spanNames.find((each) => each === address.get('span')) ?? usual);
   const asked = address.get('line');
-  const change = (changes: Readonly<Record<string, string | null>>): void => {
-    const next = new URLSearchParams(address);
-    for (const [key, value] of Object.entries(changes)) {
-      if (value === null) next.delete(key);
-      else next.set(key, value);
-    }
-    setAddress(next);
-  };
   return {
     name,
     span: name ? namedSpan(name, today) : { from: from ?? today, to: to ?? today },
