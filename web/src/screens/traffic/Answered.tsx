@@ -1,17 +1,16 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { writeCsv } from '@locutor/core/formats';
 import type { Names } from '@locutor/core/line';
 import { describeAnswered, saySeconds, type AnsweredFigures, type AnswerTimes } from '@locutor/core/traffic';
-import { Download } from 'lucide-react';
 import { Link } from 'react-router';
 import { useAnswered } from '../../api/resources';
 import { useSheetNames } from '../../live/useSheetNames';
 import { InlineNumber } from '../../parts/InlineNumber';
-import { saveFile } from '../../parts/saveFile';
 import { showMinutes } from '../../parts/time';
 import { targetNameOf } from './answeredWords';
 import { choiceWords } from './choiceWords';
 import { FiguresTable } from './FiguresTable';
+import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { StretchesChart } from './StretchesChart';
 import { TrafficPage } from './TrafficPage';
@@ -31,19 +30,7 @@ export function Answered() {
   const tables = figures ? tablesOf(figures, names) : [];
   return (
     <TrafficPage
-      actions={
-        figures &&
-        figures.reached > 0 && (
-          <Button
-            size="sm"
-            variant="outline"
-            bg="sheet"
-            onClick={() => saveFile('answered.csv', 'text/csv', csvOf(figures, tables))}
-          >
-            <Download size={14} aria-hidden /> Save as CSV
-          </Button>
-        )
-      }
+      actions={figures && figures.reached > 0 && <SaveCsv name="answered" csv={() => csvOf(figures, tables)} />}
     >
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}

@@ -1,4 +1,4 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { writeCsv } from '@locutor/core/formats';
 import type { DayRange } from '@locutor/core/hours';
 import {
@@ -12,12 +12,11 @@ import {
   whenFigures,
   type CameTo,
 } from '@locutor/core/traffic';
-import { Download } from 'lucide-react';
 import { useWhen } from '../../api/resources';
 import { InlineSelect } from '../../parts/InlineSelect';
-import { saveFile } from '../../parts/saveFile';
 import { FiguresTable } from './FiguresTable';
 import { showDays } from './showDays';
+import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
 import { useAddress } from './useAddress';
@@ -43,21 +42,7 @@ export function CameToPage() {
   const before = other && otherSums ? cameTo(otherSums) : null;
   const setCompare = (value: string): void => change({ compare: value === 'nothing' ? null : value });
   return (
-    <TrafficPage
-      actions={
-        came &&
-        came.calls > 0 && (
-          <Button
-            size="sm"
-            variant="outline"
-            bg="sheet"
-            onClick={() => saveFile('outcomes.csv', 'text/csv', csvOf(came, before))}
-          >
-            <Download size={14} aria-hidden /> Save as CSV
-          </Button>
-        )
-      }
-    >
+    <TrafficPage actions={came && came.calls > 0 && <SaveCsv name="outcomes" csv={() => csvOf(came, before)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
       {!came && !error && <Text color="quiet">Counting the calls …</Text>}

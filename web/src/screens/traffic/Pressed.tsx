@@ -1,14 +1,13 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { writeCsv } from '@locutor/core/formats';
 import type { Menu, Names, Sheet } from '@locutor/core/line';
 import { describePressed, isKeyChoice, type Choice, type SheetPresses } from '@locutor/core/traffic';
-import { Download } from 'lucide-react';
 import { Link } from 'react-router';
 import { usePressed } from '../../api/resources';
 import { useLateAttendant } from '../../draft/DraftProvider';
 import { useSheetNames } from '../../live/useSheetNames';
-import { saveFile } from '../../parts/saveFile';
 import { choiceWords } from './choiceWords';
+import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
 import { useNamesThen } from './useNamesThen';
@@ -22,21 +21,7 @@ export function Pressed() {
   const names = { ...useNamesThen(), ...useSheetNames() };
   const { data: sheets, error } = usePressed(spanAsked(looked));
   return (
-    <TrafficPage
-      actions={
-        sheets &&
-        sheets.length > 0 && (
-          <Button
-            size="sm"
-            variant="outline"
-            bg="sheet"
-            onClick={() => saveFile('pressed.csv', 'text/csv', csvOf(sheets, names))}
-          >
-            <Download size={14} aria-hidden /> Save as CSV
-          </Button>
-        )
-      }
-    >
+    <TrafficPage actions={sheets && sheets.length > 0 && <SaveCsv name="pressed" csv={() => csvOf(sheets, names)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
       {!sheets && !error && <Text color="quiet">Counting the calls …</Text>}

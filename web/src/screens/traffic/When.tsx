@@ -1,12 +1,11 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { writeCsv } from '@locutor/core/formats';
 import { showDate } from '@locutor/core/hours';
 import { describeWhen, whenFigures, type WhenFigures } from '@locutor/core/traffic';
-import { Download } from 'lucide-react';
 import { useWhen } from '../../api/resources';
 import { useDraftTools } from '../../draft/DraftProvider';
-import { saveFile } from '../../parts/saveFile';
 import { HoursGrid } from './HoursGrid';
+import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
 import { spanAsked, useSpan } from './useSpan';
@@ -20,21 +19,7 @@ export function When() {
   const { data: sums, error } = useWhen(asked);
   const figures = sums && whenFigures(sums, looked.span, looked.today);
   return (
-    <TrafficPage
-      actions={
-        figures &&
-        figures.calls > 0 && (
-          <Button
-            size="sm"
-            variant="outline"
-            bg="sheet"
-            onClick={() => saveFile('calls by hour.csv', 'text/csv', csvOf(figures))}
-          >
-            <Download size={14} aria-hidden /> Save as CSV
-          </Button>
-        )
-      }
-    >
+    <TrafficPage actions={figures && figures.calls > 0 && <SaveCsv name="calls by hour" csv={() => csvOf(figures)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message ?? '')}</Text>}
       {!sums && !error && <Text color="quiet">Counting the calls …</Text>}

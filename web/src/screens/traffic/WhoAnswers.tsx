@@ -1,12 +1,11 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { writeCsv } from '@locutor/core/formats';
 import type { Names } from '@locutor/core/line';
 import { describeWork, percent, workFigures, type WorkOf } from '@locutor/core/traffic';
-import { Download } from 'lucide-react';
 import { usePeople, useWork } from '../../api/resources';
-import { saveFile } from '../../parts/saveFile';
 import { targetNameOf } from './answeredWords';
 import { FiguresTable } from './FiguresTable';
+import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
 import { useNamesThen } from './useNamesThen';
@@ -20,21 +19,7 @@ export function WhoAnswers() {
   const { data: sums, error } = useWork(spanAsked(looked));
   const work = sums && workFigures(sums, order);
   return (
-    <TrafficPage
-      actions={
-        work &&
-        work.length > 0 && (
-          <Button
-            size="sm"
-            variant="outline"
-            bg="sheet"
-            onClick={() => saveFile('who answers.csv', 'text/csv', csvOf(work, names))}
-          >
-            <Download size={14} aria-hidden /> Save as CSV
-          </Button>
-        )
-      }
-    >
+    <TrafficPage actions={work && work.length > 0 && <SaveCsv name="who answers" csv={() => csvOf(work, names)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
       {!work && !error && <Text color="quiet">Counting the calls …</Text>}
