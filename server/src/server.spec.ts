@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { writeWav } from '@locutor/core/audio';
 import request from 'supertest';
 import { boatyardFacts, testServer, type TestServer } from './testing/testServer';
@@ -265,6 +267,7 @@ describe('messages', () => {
         .attach('audio', Buffer.from(file), 'message.wav');
     expect((await leave(`/api/boxes/${box.id}/messages`, 'not a sound')).status).toBe(422);
     expect((await leave('/api/boxes/box:none/messages', 'not a sound')).status).toBe(404);
+    expect(readdirSync(join(server.dataDir, 'audio', 'incoming'))).toEqual([]);
     expect((await ask('get', '/api/audio/..%2f..%2flocutor.sqlite')).status).toBe(404);
   });
 });

@@ -89,10 +89,7 @@ export class MessagesService {
 
   /** @param path where the message's file is, which is gone then */
   async leave(boxId: BoxId, { callerNumber, trial, tell }: LeaveMessageDto, path: string): Promise<MessageEntity> {
-    const box = await this.boxes.get(boxId);
-    const sound = await this.reckoning
-      .of('leftAs', { path, mostMs: longestMs })
-      .finally(() => rm(path, { force: true }));
+    const [box, sound] = await this.leftIn(boxId, path).finally(() => rm(path, { force: true }));
     if (typeof sound === 'string') throw invalid([{ at: 'audio', says: refusals[sound] }]);
     return this.add({
       id: newId(messageId),
@@ -106,6 +103,11 @@ export class MessagesService {
       silent: sound.isSilent,
       words: '',
     });
+  }
+
+  private async leftIn(boxId: BoxId, path: string) {
+    const box = await this.boxes.get(boxId);
+    return [box, await this.reckoning.of('leftAs', { path, mostMs: longestMs })] as const;
   }
 
   /**

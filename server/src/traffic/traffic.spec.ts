@@ -1,3 +1,5 @@
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
 import type { TranscriptEntry } from '@locutor/core/call';
 import { personId } from '@locutor/core/directory';
 import { callId } from '@locutor/core/exchange';
@@ -8,6 +10,7 @@ import type { CallEntity } from '../callLog/call.entity';
 import { CallLog } from '../callLog/callLog.service';
 import { CallsService } from '../callLog/calls.service';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
+import { TrafficService } from './traffic.service';
 
 /** Half an hour off, and with a summer of its own. */
 const zone = 'Australia/Adelaide';
@@ -131,6 +134,32 @@ describe('when people called', () => {
     expect(days(await when('2026-11-24', '2026-11-24'))).toEqual([[readDate('2026-11-24'), 'message', 1]]);
     await server.app.get(CallsService).forgetBefore(instantOf('2026-01-01T00:00', zone));
     expect(days(await when('2025-01-01', '2025-12-31'))).toEqual([]);
+  });
+
+  it('is counted so that others get to write in between', async () => {
+    await keep(...Array.from({ length: 700 }, (_, index) => callAt(`many${index}`, '2026-11-24T10:00')));
+    const other = new Database(join(server.dataDir, 'locutor.sqlite'), { timeout: 0 });
+    const uncounted = other.prepare('SELECT count(*) FROM call_uncounted').pluck();
+    let isOver = false;
+    const counting = server.app
+      .get(TrafficService)
+      .count(false)
+      .finally(() => (isOver = true));
+    let between = 0;
+    while (!isOver) {
+      await new Promise((resolve) => setImmediate(resolve));
+      try {
+        other.exec('BEGIN IMMEDIATE');
+      } catch {
+        continue;
+      }
+      const left = uncounted.get() as number;
+      other.exec('ROLLBACK');
+      between += Number(left > 0 && left < 700);
+    }
+    other.close();
+    await counting;
+    expect(between).toBeGreaterThan(5);
   });
 
   it('is counted anew when that is asked for, as after the line’s time zone was changed', async () => {
