@@ -6,6 +6,7 @@ import { WebSocketServer, type WebSocket } from 'ws';
 import { mayPass } from '../access/door';
 import { Changes } from '../changes/changes.service';
 import { ChangesSocket } from '../changes/changesSocket';
+import { inTurn } from '../clock/breath';
 import { Clock } from '../clock/clock';
 import { enclosed } from '../log/enclosed';
 import { BoardSocket } from './boardSocket';
@@ -36,11 +37,12 @@ export class StandInGateway implements OnModuleDestroy {
   listenOn(server: Server): void {
     server.on('upgrade', (request, socket, head) => {
       socket.on('error', () => socket.destroy());
-      enclosed(
+      const upgrade = enclosed(
         'a request for a socket',
         () => this.upgrade(request, socket, head),
         () => socket.destroy(),
-      )();
+      );
+      inTurn(upgrade);
     });
   }
 
