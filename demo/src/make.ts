@@ -1,7 +1,7 @@
 import { joinPcm, phoneRateHz, writeWav } from '@locutor/core/audio';
 import { outcomeOf, spokenFacts, type CallScript } from '@locutor/core/call';
 import type { Box, CallerList, Contact, Group, Person, Queue, Tell } from '@locutor/core/directory';
-import { periodId, weekdays, type Hours, type WeekSpan } from '@locutor/core/hours';
+import { periodId, wallTime, weekdays, type Hours, type TimeZone, type WeekSpan } from '@locutor/core/hours';
 import type { Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
@@ -14,6 +14,7 @@ import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName,
 import { specialDates, summerOf } from './hours';
 import { recordSheets } from './recordings';
 import { earlierAttendant, putOnAir, rehearse, saveDraft } from './airing';
+import { budget, ratesOf } from './rates';
 import { soundOf } from './sounds';
 import { boatyardAttendant, shedAttendant, type Cast } from './script';
 
@@ -86,8 +87,18 @@ async function fill(ask: Ask, url: string): Promise<void> {
   await putOnAir(ask, line, revision, 'Tamsin Okafor', 'French welcome, and where we are');
   await addShed(ask, cast, line);
   await rehearse(ask, line);
+  await setCost(ask, cast);
   await speakAhead(ask, line.id);
   for (const message of messages) await leaveMessage(ask, url, cast, message);
+}
+
+/** What calls cost and may cost, and who gets a report each week. */
+async function setCost(ask: Ask, cast: Cast): Promise<void> {
+  const { revision } = await ask<{ revision: number }>('GET', '/api/settings');
+  const today = wallTime('America/New_York' as TimeZone, Date.now()).day;
+  const tell = [cast.person('Tamsin Okafor')];
+  const report = { every: 'week', lineId: null, tell };
+  await ask('PATCH', '/api/settings', { revision, rates: ratesOf(today), budget: { ...budget, tell }, report });
 }
 
 /** Callers who want somebody reach the front desk. */

@@ -63,7 +63,7 @@ test('Traffic tells how long it takes until somebody answers, by group and hour,
   server,
 }) => {
   await page.goto(`${server.url}/traffic?span=last12Months`);
-  await page.getByRole('link', { name: 'How long until somebody answers?' }).click();
+  await page.getByRole('link', { name: 'How soon are they answered?' }).click();
   // The span goes along.
   await expect(page).toHaveURL(/answered\?span=last12Months/);
   await expect(page.getByText(/^Half of the callers who reached somebody waited less than \d+ s/)).toBeVisible();

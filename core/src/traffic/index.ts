@@ -35,7 +35,17 @@ export {
   type WeekCount,
   type WhenFigures,
 } from './when';
-export { namedSpan, spanBefore, spanNames, type SpanName } from './spans';
+export {
+  longestSpanName,
+  mostSavedSpans,
+  namedSpan,
+  savedSpanProblem,
+  spanBefore,
+  spanNames,
+  type SavedSpan,
+  type SpanName,
+} from './spans';
+export { noReport, reportTimes, type ReportPlan } from './report';
 export { describeWhen, percent, sayHourOf, sayHours } from './words/when.en';
 export { answeredFigures, type AnsweredFigures, type AnsweredRow, type AnswerTimes } from './answered';
 export { describeAnswered, saySeconds } from './words/answered.en';

@@ -1,4 +1,4 @@
-import { dayNumber, showDate, weekdayOf, type DayNumber, type DayRange } from '../hours';
+import { dayNumber, readDate, showDate, weekdayOf, type DayNumber, type DayRange } from '../hours';
 
 /** Spans of days that managers ask about, by what they are called; weeks begin on Monday. */
 export const spanNames = [
@@ -12,6 +12,27 @@ export const spanNames = [
   'last12Months',
 ] as const;
 export type SpanName = (typeof spanNames)[number];
+
+/** A span of days that was given a name to be looked at again: one of those, any two dates, or since a version went on air. */
+export type SavedSpan = { readonly name: string } & (
+  { readonly span: SpanName } | { readonly from: string; readonly to: string } | { readonly since: string }
+);
+
+export const mostSavedSpans = 50;
+export const longestSpanName = 60;
+
+/** What speaks against a span being kept, in words; null when nothing does. */
+export function savedSpanProblem(
+  span: Readonly<Partial<Record<'span' | 'from' | 'to' | 'since', string>>> & { readonly name: string },
+): string | null {
+  const { name, from, to } = span;
+  const ways = [span.span, from ?? to, span.since].filter((each) => each !== undefined);
+  if (ways.length !== 1) return `Say of “${name}” which days are meant: by a name, by two dates, or since a version.`;
+  if (from === undefined && to === undefined) return null;
+  const [first, last] = [readDate(from ?? ''), readDate(to ?? '')];
+  if (first === undefined || last === undefined) return `“${name}” needs a first and a last day.`;
+  return last < first ? `The last day of “${name}” is before the first.` : null;
+}
 
 /** The days that are meant by it on a day; those to come are left out. */
 export function namedSpan(name: SpanName, today: DayNumber): DayRange {

@@ -1,24 +1,38 @@
 import MailComposer from 'nodemailer/lib/mail-composer';
 import { createTransport } from 'nodemailer';
 
-export interface Mail {
-  readonly from: string;
-  readonly to: { readonly name: string; readonly address: string };
+/** What an e-mail says, whoever gets it. */
+export interface Letter {
   readonly subject: string;
   readonly text: string;
-  readonly date: Date;
+  /** The same with pictures (HTML); where it is left out there is only the text. */
+  readonly html?: string;
+  /** Pictures of it, by the name that `cid:` says there (RFC 2392); PNG. */
+  readonly pictures?: Readonly<Record<string, Buffer>>;
   /** The message as a sound file. */
   readonly audio?: { readonly name: string; readonly content: Buffer };
 }
 
+export interface Mail extends Letter {
+  readonly from: string;
+  readonly to: { readonly name: string; readonly address: string };
+  readonly date: Date;
+}
+
 /** A mail as standard MIME (RFC 5322, RFC 2045). */
-export function writeMail({ from, to, subject, text, date, audio }: Mail): Promise<Buffer> {
-  const attachments = audio ? [{ filename: audio.name, content: audio.content, contentType: 'audio/wav' }] : [];
+export function writeMail({ from, to, subject, text, html, pictures = {}, date, audio }: Mail): Promise<Buffer> {
+  const attachments = [
+    ...(audio ? [{ filename: audio.name, content: audio.content, contentType: 'audio/wav' }] : []),
+    ...Object.entries(pictures).map(([cid, content]) => ({
+      ...{ cid, content, filename: `${cid}.png`, contentType: 'image/png', contentDisposition: 'inline' as const },
+    })),
+  ];
   const mail = new MailComposer({
     from: { name: 'Locutor', address: from },
     to: { ...to },
     subject: oneLine(subject),
     text,
+    ...(html !== undefined && { html }),
     date,
     attachments,
     // Every line ends as the standard says, also where the text's do not.

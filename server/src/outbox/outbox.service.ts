@@ -17,7 +17,7 @@ import { PeopleService } from '../people/people.service';
 import { conflict, notFound, notOnDisk } from '../problems/problem';
 import { newId } from '../rows/newId';
 import { SettingsService } from '../settings/settings.service';
-import { sendMail, writeMail } from './mail';
+import { sendMail, writeMail, type Letter } from './mail';
 import { OutboxItemEntity, type OutboxItemId } from './outboxItem.entity';
 
 const outId = idKind('out');
@@ -127,41 +127,54 @@ export class OutboxService implements OnApplicationBootstrap, BeforeApplicationS
     return this.sending;
   }
 
+  /** Writes an e-mail to each of these people who has an address. It is sent once its row is kept: `sendSoon`. */
+  async writeLetter(letter: Letter, to: readonly PersonId[]): Promise<OutboxItemEntity[]> {
+    const people = (await this.people.list()).filter(({ id, email }) => to.includes(id) && email !== '');
+    const written: OutboxItemEntity[] = [];
+    for (const person of people) written.push(await this.writeMailTo(person, letter, { messageId: null }));
+    return written;
+  }
+
   private async writeOne(note: Note): Promise<OutboxItemEntity> {
     const { person, by, message } = note;
+    const words = wordsOf(note);
+    if (by !== 'text') {
+      const hasAudio = by === 'emailWithAudio';
+      const audio = hasAudio ? { name: 'message.wav', content: await this.audio.read(message.audioId) } : undefined;
+      return this.writeMailTo(person, { ...words, ...(audio && { audio }) }, { messageId: message.id });
+    }
+    return {
+      ...{ id: newId(outId), kind: 'text', to: person.mobile, toName: person.name },
+      ...{ subject: '', text: words.subject, messageId: message.id, hasAudio: false },
+      ...this.begun('kept'),
+    };
+  }
+
+  private async writeMailTo(
+    { name, email }: Pick<Note['person'], 'name' | 'email'>,
+    letter: Letter,
+    { messageId }: Pick<OutboxItemEntity, 'messageId'>,
+  ): Promise<OutboxItemEntity> {
     const { mailHost, mailFrom } = await this.settings.get();
     const id = newId(outId);
-    const isMail = by !== 'text';
-    const words = wordsOf(note);
-    const hasAudio = by === 'emailWithAudio';
-    if (isMail) {
-      const content = hasAudio ? await this.audio.read(message.audioId) : undefined;
-      const raw = await writeMail({
-        from: mailFrom,
-        to: { name: person.name, address: person.email },
-        ...words,
-        date: new Date(this.clock.now()),
-        ...(content ? { audio: { name: 'message.wav', content } } : {}),
-      });
-      await writeWhole(this.pathOf(id), raw);
-    }
-    const isWaiting = isMail && mailHost !== '';
+    const date = new Date(this.clock.now());
+    await writeWhole(
+      this.pathOf(id),
+      await writeMail({ from: mailFrom, to: { name, address: email }, date, ...letter }),
+    );
     return {
-      id,
-      kind: isMail ? 'email' : 'text',
-      to: isMail ? person.email : person.mobile,
-      toName: person.name,
-      subject: isMail ? words.subject : '',
-      text: isMail ? words.text : words.subject,
-      messageId: message.id,
-      hasAudio,
-      madeAt: this.clock.now(),
-      state: isWaiting ? 'waiting' : 'kept',
-      attempts: 0,
-      problem: '',
-      nextTryAt: isWaiting ? this.clock.now() : null,
-      sentAt: null,
+      ...{ id, kind: 'email', to: email, toName: name, subject: letter.subject, text: letter.text },
+      ...{ messageId, hasAudio: letter.audio !== undefined },
+      ...this.begun(mailHost === '' ? 'kept' : 'waiting'),
     };
+  }
+
+  private begun(
+    state: 'kept' | 'waiting',
+  ): Pick<OutboxItemEntity, 'madeAt' | 'state' | 'attempts' | 'problem' | 'nextTryAt' | 'sentAt'> {
+    const madeAt = this.clock.now();
+    const nextTryAt = state === 'waiting' ? madeAt : null;
+    return { madeAt, state, attempts: 0, problem: '', nextTryAt, sentAt: null };
   }
 
   private async send(item: OutboxItemEntity): Promise<void> {

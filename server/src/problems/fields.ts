@@ -9,6 +9,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsNumber,
   IsObject,
   IsString,
   Length,
@@ -80,6 +81,30 @@ export function ChoicesField(options: Optional & { of: readonly string[]; says: 
     ArrayUnique({ message: says }),
     IsIn([...of], { each: true, message: says }),
     ...described(options, { type: 'array', items: { type: 'string', enum: [...of] }, description: says }),
+  );
+}
+
+/** A list of texts of a certain form, each once. */
+export function PatternsField(options: Optional & { pattern: RegExp; says: string; most: number }): PropertyDecorator {
+  const { pattern, says, most } = options;
+  return applyDecorators(
+    IsArray({ message: says }),
+    ArrayMaxSize(most, { message: says }),
+    ArrayUnique({ message: says }),
+    MaxLength(200, { each: true, message: says }),
+    Matches(pattern, { each: true, message: says }),
+    ...described(options, { type: 'array', items: { type: 'string', pattern: pattern.source }, description: says }),
+  );
+}
+
+/** A share in percent, with parts of one. */
+export function PercentField(options: Optional & { name: string }): PropertyDecorator {
+  const message = `${options.name} must be a number from 0 to 100.`;
+  return applyDecorators(
+    IsNumber({ maxDecimalPlaces: 3 }, { message }),
+    Min(0, { message }),
+    Max(100, { message }),
+    ...described(options, { type: 'number', minimum: 0, maximum: 100, description: options.name }),
   );
 }
 

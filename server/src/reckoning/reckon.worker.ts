@@ -6,6 +6,7 @@ import { quietestHours } from '@locutor/core/traffic';
 import type { Names } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
 import { giveWay } from '../giveWay';
+import { costOf } from './costOf';
 import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
@@ -39,6 +40,8 @@ export default function work(task: Task): unknown {
       return pressedOf(task.from.database, task.from.span);
     case 'work':
       return workOf(task.from.database, task.from.span);
+    case 'cost':
+      return costOf(task.from);
     case 'quietest': {
       const { hours, zone, nowMs } = task.from;
       return quietestHours(startedAt(task.from), hours, zone, nowMs);

@@ -1,3 +1,4 @@
+import type { Numbered, Rates } from '@locutor/core/cost';
 import type { CallScript } from '@locutor/core/call';
 import type { TrialResult } from '@locutor/core/exchange';
 import type { FirstCall } from '@locutor/core/firstCalls';
@@ -6,6 +7,7 @@ import type { Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
 import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { CostOf } from './costOf';
 import type { Spoken, Tracks } from './spoken';
 import type { Summed } from './trafficSums';
 import type { TrialDto } from '../trials/trial.dto';
@@ -75,6 +77,18 @@ export interface Reckonings {
   readonly work: {
     readonly from: { readonly database: string; readonly span: Summed };
     readonly to: readonly RingSum[];
+  };
+  /** What calls cost, and what this month will have cost. */
+  readonly cost: {
+    readonly from: {
+      readonly database: string;
+      readonly span: Summed;
+      readonly rates: Rates;
+      readonly lines: readonly Numbered[];
+      /** Today, and the minute of it. */
+      readonly now: { readonly day: number; readonly minute: number };
+    };
+    readonly to: CostOf;
   };
   readonly quietest: {
     readonly from: {

@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3';
 import type { DayNumber } from '@locutor/core/hours';
+import type { LineId } from '@locutor/core/line';
 import {
   answeredFigures,
   pressedFigures,
@@ -15,7 +16,7 @@ import {
 
 /** Which calls are summed: of a line, or of all where it is null; on these days, both included. */
 export interface Summed {
-  readonly lineId: string | null;
+  readonly lineId: LineId | null;
   readonly from: DayNumber;
   readonly to: DayNumber;
 }
@@ -82,7 +83,8 @@ export function whenSums(database: string, span: Summed): WhenSums {
   });
 }
 
-function reading<Found>(database: string, read: (connection: Database.Database) => Found): Found {
+/** Reads from the database, on a connection of its own. */
+export function reading<Found>(database: string, read: (connection: Database.Database) => Found): Found {
   const connection = new Database(database, { readonly: true });
   try {
     return read(connection);

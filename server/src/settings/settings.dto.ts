@@ -3,24 +3,41 @@ import {
   countries,
   emailPattern,
   longestEmail,
+  membershipLimits,
   mostOutgoingAtOnce,
+  personId,
   type CostlyKind,
   type Country,
   type OutgoingLimits,
+  type PersonId,
 } from '@locutor/core/directory';
-import { holdMusicIds, type HoldMusicId } from '@locutor/core/line';
+import { holdMusicIds, lineId, type HoldMusicId, type LineId } from '@locutor/core/line';
+import {
+  longestSpanName,
+  mostSavedSpans,
+  reportTimes,
+  spanNames,
+  type ReportPlan,
+  type SpanName,
+} from '@locutor/core/traffic';
 import {
   ChoiceField,
   ChoicesField,
   OrEmpty,
   OrNull,
   PartField,
+  PartsField,
   PatternField,
+  PatternsField,
   RevisionField,
   TextField,
   WholeField,
   YesNoField,
 } from '../problems/fields';
+import { versionId } from '../versions/versionId';
+import { BudgetDto, RatesDto } from './rates.dto';
+
+const datePattern = /^[12]\d{3}-\d{2}-\d{2}$/;
 
 class OutgoingDto implements OutgoingLimits {
   @ChoicesField({ of: costlyKinds, says: 'Say which kinds of number may be called.' })
@@ -32,6 +49,35 @@ class OutgoingDto implements OutgoingLimits {
 
   @WholeField({ name: 'How many outside phones at once', least: 1, most: mostOutgoingAtOnce })
   mostAtOnce: number;
+}
+
+class SavedSpanDto {
+  @TextField({ name: 'The name of the span', most: longestSpanName })
+  name: string;
+
+  @ChoiceField({ of: spanNames, says: 'That is not a span that has a name.', optional: true })
+  span?: SpanName;
+
+  @PatternField({ pattern: datePattern, says: 'The first day is written as in 2026-11-24.', optional: true })
+  from?: string;
+
+  @PatternField({ pattern: datePattern, says: 'The last day is written as in 2026-11-24.', optional: true })
+  to?: string;
+
+  @PatternField({ pattern: versionId.pattern, says: 'That is not the id of a version.', optional: true })
+  since?: string;
+}
+
+class ReportDto implements ReportPlan {
+  @ChoiceField({ of: reportTimes, says: 'Reports are sent every week, every month, or never.' })
+  every: ReportPlan['every'];
+
+  @OrNull()
+  @PatternField({ pattern: lineId.pattern, says: 'That is not the id of a line.' })
+  lineId: LineId | null;
+
+  @PatternsField({ pattern: personId.pattern, says: 'Say who gets it by their ids.', most: membershipLimits.members })
+  tell: readonly PersonId[];
 }
 
 export class ChangeSettingsDto {
@@ -79,4 +125,23 @@ export class ChangeSettingsDto {
 
   @PartField({ of: OutgoingDto, says: 'Say what outside numbers may be called.', optional: true })
   outgoing?: OutgoingDto;
+
+  @PartField({ of: RatesDto, says: 'Say the currency and the rate cards.', optional: true })
+  rates?: RatesDto;
+
+  @OrNull()
+  @PartField({ of: BudgetDto, says: 'Say what calls may cost, and who is told.', optional: true })
+  budget?: BudgetDto | null;
+
+  @PartsField({
+    of: SavedSpanDto,
+    says: 'Saved spans are a list.',
+    most: mostSavedSpans,
+    tooMany: `At most ${mostSavedSpans} spans are kept.`,
+    optional: true,
+  })
+  savedSpans?: readonly SavedSpanDto[];
+
+  @PartField({ of: ReportDto, says: 'Say how often reports are sent, and to whom.', optional: true })
+  report?: ReportDto;
 }

@@ -1,3 +1,5 @@
+import type { Budget, Rates } from '@locutor/core/cost';
+import type { ReportPlan, SavedSpan } from '@locutor/core/traffic';
 import { usualHoldMusic, type HoldMusicId } from '@locutor/core/line';
 import type { OutgoingLimits } from '@locutor/core/directory';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
@@ -52,6 +54,22 @@ export class SettingsEntity {
   /** What outside numbers may be called, and how many at once. */
   @Column('simple-json')
   outgoing: OutgoingLimits;
+
+  /** What calls cost. */
+  @Column('simple-json')
+  rates: Rates;
+
+  /** What they may cost in a month; null where nobody minds. */
+  @Column('simple-json', { nullable: true })
+  budget: Budget | null;
+
+  /** Spans of Traffic that are kept by a name. */
+  @Column('simple-json')
+  savedSpans: readonly SavedSpan[];
+
+  /** Who gets a report of Traffic, and how often. */
+  @Column('simple-json')
+  report: ReportPlan;
 
   @Column('integer', { default: 1 })
   revision: number;

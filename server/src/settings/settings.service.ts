@@ -1,8 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
+import { noRates, ratesProblem } from '@locutor/core/cost';
 import { usualOutgoing } from '@locutor/core/directory';
 import { usualHoldMusic } from '@locutor/core/line';
+import { noReport, savedSpanProblem } from '@locutor/core/traffic';
 import { Repository } from 'typeorm';
+import { invalid } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
 import { definedOf } from '../rows/definedOf';
 import type { ChangeSettingsDto } from './settings.dto';
@@ -23,6 +26,10 @@ const usual = {
   mostSpokenMegabytes: 500,
   holdMusic: usualHoldMusic,
   outgoing: usualOutgoing,
+  rates: noRates,
+  budget: null,
+  savedSpans: [],
+  report: noReport,
   revision: 1,
 } as const;
 
@@ -34,7 +41,14 @@ export class SettingsService {
     return (await this.settings.findOneBy({ id })) ?? this.settings.create({ ...usual });
   }
 
+  /** @throws Problem 409 when they were changed since; 422 when rate cards or spans make no sense. */
   async change({ revision, ...changes }: ChangeSettingsDto): Promise<SettingsEntity> {
+    const ofRates = changes.rates && ratesProblem(changes.rates);
+    if (ofRates) throw invalid([{ at: 'rates', says: ofRates }]);
+    for (const span of changes.savedSpans ?? []) {
+      const problem = savedSpanProblem(span);
+      if (problem) throw invalid([{ at: 'savedSpans', says: problem }]);
+    }
     await this.settings
       .createQueryBuilder()
       .insert()

@@ -1,6 +1,7 @@
 import { Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { CostOf } from '../reckoning/costOf';
 import { AnsweredQuery, SpanQuery } from './span.dto';
 import { TrafficService } from './traffic.service';
 
@@ -31,6 +32,12 @@ export class TrafficController {
   @Get('work')
   work(@Query() span: SpanQuery): Promise<readonly RingSum[]> {
     return this.traffic.work(span);
+  }
+
+  /** What calls cost: months, by line, by key, and what this month will have cost; null while no rate card is typed in. */
+  @Get('cost')
+  async cost(@Query() span: SpanQuery): Promise<{ readonly cost: CostOf | null }> {
+    return { cost: await this.traffic.cost(span) };
   }
 
   /** Counts all calls anew, as after the time zone of a line was changed. */

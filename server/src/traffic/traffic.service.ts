@@ -1,13 +1,18 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { readDate } from '@locutor/core/hours';
+import { readDate, wallTime } from '@locutor/core/hours';
 import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import { DataSource } from 'typeorm';
 import { CallLog } from '../callLog/callLog.service';
+import { Clock } from '../clock/clock';
+import { GroupsService } from '../groups/groups.service';
+import { LinesService } from '../lines/lines.service';
 import { unawaited } from '../log/enclosed';
 import { invalid } from '../problems/problem';
 import { Reckoning } from '../reckoning/reckoning.module';
+import type { CostOf } from '../reckoning/costOf';
 import type { Summed } from '../reckoning/trafficSums';
+import { SettingsService } from '../settings/settings.service';
 import type { AnsweredQuery, SpanQuery } from './span.dto';
 
 /** In how many seconds offices want to answer, most of them. */
@@ -24,6 +29,10 @@ export class TrafficService implements OnApplicationBootstrap {
     @InjectDataSource() private readonly connection: DataSource,
     private readonly log: CallLog,
     private readonly reckoning: Reckoning,
+    private readonly settings: SettingsService,
+    private readonly lines: LinesService,
+    private readonly groups: GroupsService,
+    private readonly clock: Clock,
   ) {}
 
   /** What a release before this one logged is counted as soon as there is time. */
@@ -53,6 +62,24 @@ export class TrafficService implements OnApplicationBootstrap {
     const span = spanOf(query);
     await this.upToNow();
     return this.reckoning.of('work', { database: this.database, span });
+  }
+
+  /** What calls cost; null while no rate card is typed in. */
+  async cost(query: SpanQuery): Promise<CostOf | null> {
+    const span = spanOf(query);
+    const { rates } = await this.settings.get();
+    if (rates.cards.length === 0) return null;
+    await this.upToNow();
+    const lines = await this.lines.list();
+    const zone = lines[0]?.timeZone ?? 'UTC';
+    const { day, minute } = wallTime(zone, this.clock.now());
+    const direct = (await this.groups.list()).filter(({ directNumber }) => directNumber !== '').length;
+    const numbers = lines.map(({ id, number }, index) => ({
+      lineId: id,
+      numbers: (number === '' ? 0 : 1) + (index === 0 ? direct : 0),
+    }));
+    const now = { day, minute: Math.floor(minute) };
+    return this.reckoning.of('cost', { database: this.database, span, rates, lines: numbers, now });
   }
 
   /** Counts the calls that are over and were not counted yet; or all of them anew. One after the other. */

@@ -1,60 +1,28 @@
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import type { TranscriptEntry } from '@locutor/core/call';
-import { personId } from '@locutor/core/directory';
-import { callId } from '@locutor/core/exchange';
 import { instantOf, readDate, weekdayOf } from '@locutor/core/hours';
 import type { LineId } from '@locutor/core/line';
 import type { WhenSums } from '@locutor/core/traffic';
 import type { CallEntity } from '../callLog/call.entity';
 import { CallLog } from '../callLog/callLog.service';
 import { CallsService } from '../callLog/calls.service';
+import { callsOf, noor, type CallMaker } from '../testing/loggedCalls';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import { TrafficService } from './traffic.service';
 
 /** Half an hour off, and with a summer of its own. */
 const zone = 'Australia/Adelaide';
-const noor = personId.create('noor');
 let server: TestServer;
 let line: LineId;
+let callAt: CallMaker;
 
 beforeEach(async () => {
   server = await testServer();
   line = (await server.ask('post', '/api/start', { ...boatyardFacts, timeZone: zone })).body.id;
+  callAt = callsOf(line, zone);
 });
 afterEach(() => server.stop());
-
-const phone = { type: 'person', personId: noor, number: null } as const;
-type End = 'answered' | 'gaveUp' | 'message';
-
-/** A call at a time by the line's clock, in which somebody is rung after 10 s. */
-function callAt(name: string, reading: string, end: End = 'answered', more: Partial<CallEntity> = {}): CallEntity {
-  const startedAt = instantOf(reading, zone);
-  const after = (seconds: number) => startedAt + seconds * 1000;
-  const ends: Record<End, TranscriptEntry[]> = {
-    answered: [
-      { type: 'answered', atMs: after(18), phone },
-      { type: 'ended', atMs: after(78), reason: 'callerHungUp' },
-    ],
-    gaveUp: [{ type: 'ended', atMs: after(25), reason: 'callerHungUp' }],
-    message: [
-      { type: 'notAnswered', atMs: after(28), target: { type: 'person', personId: noor }, why: 'noAnswer' },
-      { type: 'message', atMs: after(50), boxId: 'box:office' as never, lengthMs: 9000, kept: true },
-      { type: 'ended', atMs: after(51), reason: 'messageTaken' },
-    ],
-  };
-  const transcript: TranscriptEntry[] = [
-    { type: 'called', atMs: startedAt, callerNumber: '', lineId: line, answer: { type: 'otherwise' } },
-    { type: 'ringing', atMs: after(10), phone, forMs: 18_000 },
-    ...ends[end],
-  ];
-  return {
-    ...{ id: callId.create(name), lineId: line, versionId: null, callerNumber: '+12075550162', staffCaller: null },
-    ...{ startedAt, endedAt: transcript.at(-1)!.atMs, pretended: false, outcome: null, answeredBy: null, transcript },
-    ...{ messageId: null, recordingId: null, recordingMs: 0 },
-    ...more,
-  };
-}
 
 async function keep(...calls: readonly CallEntity[]): Promise<void> {
   const log = server.app.get(CallLog);

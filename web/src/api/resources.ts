@@ -14,7 +14,16 @@ import type {
 import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
 import type { Rehearsal } from '@locutor/core/rehearsals';
-import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { Budget, CostFigures, Forecast, MonthCost, Rates } from '@locutor/core/cost';
+import type {
+  AnsweredFigures,
+  QuietHours,
+  ReportPlan,
+  RingSum,
+  SavedSpan,
+  SheetPresses,
+  WhenSums,
+} from '@locutor/core/traffic';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import { useMemo } from 'react';
 import useSWR from 'swr';
@@ -166,6 +175,16 @@ export interface Settings extends Revised {
   readonly mostSpokenMegabytes: number;
   readonly holdMusic: HoldMusicId;
   readonly outgoing: OutgoingLimits;
+  readonly rates: Rates;
+  readonly budget: Budget | null;
+  readonly savedSpans: readonly SavedSpan[];
+  readonly report: ReportPlan;
+}
+
+/** What calls cost, and what this month will have cost at its end. */
+export interface Cost extends CostFigures {
+  readonly thisMonth: MonthCost;
+  readonly forecast: Forecast | null;
 }
 
 /** What is kept, and what room there is for more. */
@@ -242,6 +261,13 @@ export const useWork = (asked: CallsWanted) =>
   useSWR<readonly RingSum[], Error>(`/api/traffic/work?${new URLSearchParams(asked).toString()}`, api, {
     keepPreviousData: true,
   });
+/** What calls of a span and line cost; null while no rate card is typed in. */
+export const useCost = (asked: CallsWanted | null) =>
+  useSWR<{ readonly cost: Cost | null }, Error>(
+    asked && `/api/traffic/cost?${new URLSearchParams(asked).toString()}`,
+    api,
+    { keepPreviousData: true },
+  );
 export const useMessages = () => useSWR<readonly Message[]>('/api/messages', api);
 
 export function useOnAir({ id, onAirVersionId }: KeptLine): WholeVersion | undefined {

@@ -1,5 +1,5 @@
-import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import { InlineInput } from './InlineInput';
 
 interface Props {
   readonly label: string;
@@ -9,24 +9,6 @@ interface Props {
   readonly step?: number;
   readonly onChange: (value: number) => void;
 }
-
-const Field = chakra('input', {
-  base: {
-    fieldSizing: 'content',
-    minWidth: '2ch',
-    fontFamily: 'mono',
-    color: 'petrol.fg',
-    fontWeight: 500,
-    bg: 'transparent',
-    borderBottom: '1px dashed',
-    borderColor: 'petrol.emphasized',
-    borderRadius: '2px',
-    textAlign: 'center',
-    minHeight: '24px',
-    _hover: { bg: 'petrol.subtle' },
-    _invalid: { borderColor: 'ink', borderStyle: 'solid', borderWidth: '1px' },
-  },
-});
 
 /** A number in a sentence: typed, or stepped with the arrow keys. What is out of range is not taken. */
 export function InlineNumber({ label, value, least, most, step = 1, onChange }: Props) {
@@ -38,7 +20,7 @@ export function InlineNumber({ label, value, least, most, step = 1, onChange }: 
     onChange(Math.max(least, Math.min(most, value + change)));
   };
   return (
-    <Field
+    <InlineInput
       role="spinbutton"
       inputMode="numeric"
       aria-label={`${label}, ${least} to ${most}`}

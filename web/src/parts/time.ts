@@ -1,4 +1,4 @@
-import { clockReading, type TimeZone } from '@locutor/core/hours';
+import { clockReading, type DayNumber, type TimeZone } from '@locutor/core/hours';
 
 /** A time of day in a zone and the user's own format: "5:30 PM" or "17:30". */
 export function showClock(atMs: number, timeZone: TimeZone): string {
@@ -18,6 +18,11 @@ export function showWhen(atMs: number, timeZone: TimeZone, nowMs: number): strin
     near ? { timeZone, weekday: 'long' } : { timeZone, weekday: 'short', day: 'numeric', month: 'short' },
   ).format(atMs);
   return `${date} ${clock}`;
+}
+
+/** A day in full, the year always said: "Monday, January 4, 2027". */
+export function showLongDay(day: DayNumber): string {
+  return new Intl.DateTimeFormat(undefined, { dateStyle: 'full', timeZone: 'UTC' }).format(day * 86_400_000);
 }
 
 /** A stretch as minutes and seconds: `1:05`. */

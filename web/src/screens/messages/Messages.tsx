@@ -1,10 +1,11 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { showPhoneNumber } from '@locutor/core/directory';
 import { useState } from 'react';
-import { NavLink, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useBoxes, useDeletedMessages, useMessages } from '../../api/resources';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { PageTabs } from '../../parts/PageTabs';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { fits } from '../directory/fits';
 import { SearchField } from '../directory/SearchField';
@@ -12,9 +13,9 @@ import { MessageRow } from './MessageRow';
 import { Outbox } from './Outbox';
 
 const tabs = [
-  { at: '', name: 'Messages' },
-  { at: 'deleted', name: 'Deleted' },
-  { at: 'outbox', name: 'Outbox' },
+  { at: '', name: 'Messages', to: '/messages' },
+  { at: 'deleted', name: 'Deleted', to: '/messages/deleted' },
+  { at: 'outbox', name: 'Outbox', to: '/messages/outbox' },
 ] as const;
 
 /** What callers left after the beep, newest first; what was deleted; and what was sent of it. */
@@ -25,24 +26,7 @@ export default function Messages() {
     <Box pb="8">
       <ScreenHead title="Messages">{unheard > 0 && <Text color="quiet">{unheard} not heard yet</Text>}</ScreenHead>
       <Box px={{ base: '4', md: '6' }} maxW="960px">
-        <Flex as="nav" aria-label="Parts of Messages" gap="1" borderBottomWidth="1px" borderColor="hairline" mb="3">
-          {tabs.map(({ at, name }) => (
-            <Box
-              key={at}
-              asChild
-              px="3"
-              py="1.5"
-              mb="-1px"
-              borderBottomWidth="2px"
-              borderColor={at === part ? 'petrol.solid' : 'transparent'}
-              fontWeight={at === part ? 600 : 400}
-            >
-              <NavLink end to={`/messages${at ? `/${at}` : ''}`}>
-                {name}
-              </NavLink>
-            </Box>
-          ))}
-        </Flex>
+        <PageTabs label="Parts of Messages" tabs={tabs} at={part} />
         {part === 'outbox' ? <Outbox /> : <MessageList isDeleted={part === 'deleted'} />}
       </Box>
     </Box>

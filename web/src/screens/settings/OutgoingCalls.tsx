@@ -1,4 +1,4 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import {
   costlyKinds,
   countries,
@@ -7,10 +7,9 @@ import {
   type Country,
   type OutgoingLimits,
 } from '@locutor/core/directory';
-import { X } from 'lucide-react';
+import { Chosen } from '../../parts/Chosen';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
-import { SmallButton } from '../../parts/SmallButton';
 import { useCountry } from '../../parts/useCountry';
 
 interface Props {
@@ -63,7 +62,15 @@ export function OutgoingCalls({ limits, onChange }: Props) {
           onChange={(value) => onChange({ ...limits, countries: value === 'all' ? null : home ? [home] : [] })}
         />
         {limits.countries && (
-          <Chosen chosen={limits.countries} onChange={(chosen) => onChange({ ...limits, countries: chosen })} />
+          <Chosen
+            chosen={limits.countries}
+            all={byName}
+            nameOf={nameOf}
+            label="Country to add"
+            toAdd="add a country"
+            none="None yet: no outside number is called."
+            onChange={(chosen) => onChange({ ...limits, countries: chosen })}
+          />
         )}
       </Box>
       <Box mt="2">
@@ -78,37 +85,5 @@ export function OutgoingCalls({ limits, onChange }: Props) {
         outside phones ring or talk at once; further ones are passed over until one is free.
       </Box>
     </>
-  );
-}
-
-function Chosen({
-  chosen,
-  onChange,
-}: {
-  readonly chosen: readonly Country[];
-  readonly onChange: (chosen: readonly Country[]) => void;
-}) {
-  const others = byName.filter((country) => !chosen.includes(country));
-  return (
-    <Flex gap="2" wrap="wrap" align="center" mt="1">
-      {chosen.map((country) => (
-        <Flex key={country} as="span" align="center" gap="1" borderWidth="1px" borderRadius="md" ps="2" bg="sheet">
-          {nameOf(country)}
-          <SmallButton
-            label={`Leave out ${nameOf(country)}`}
-            icon={<X size={13} aria-hidden />}
-            onClick={() => onChange(chosen.filter((each) => each !== country))}
-          />
-        </Flex>
-      ))}
-      {chosen.length === 0 && <Text as="span">None yet: no outside number is called.</Text>}
-      <InlineSelect
-        label="Country to add"
-        value=""
-        toChoose="add a country"
-        choices={others.map((country) => ({ value: country, label: nameOf(country) }))}
-        onChange={(country) => onChange([...chosen, country as Country])}
-      />
-    </Flex>
   );
 }

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { longestEmail } from '@locutor/core/directory';
+import { wallTime } from '@locutor/core/hours';
 import { useState, type ReactNode } from 'react';
 import { useSettings, useStorage, type Settings as Kept } from '../../api/resources';
 import { api, wordsOf } from '../../api/client';
@@ -8,8 +9,12 @@ import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
+import { useDraftTools } from '../../draft/DraftProvider';
+import { useNow } from '../../parts/useNow';
 import { SavingNote } from '../../saving/SavingNote';
+import { BudgetField } from './BudgetField';
 import { OutgoingCalls } from './OutgoingCalls';
+import { RateCards } from './RateCards';
 import { useSettingsDraft } from './useSettingsDraft';
 
 /** How e-mail leaves, what outside numbers may be called, and how long things are kept. */
@@ -27,6 +32,8 @@ export default function Settings() {
 
 function Fields({ kept }: { readonly kept: Kept }) {
   const { row, change: set, ...saving } = useSettingsDraft(kept);
+  const { line } = useDraftTools();
+  const today = wallTime(line.timeZone, useNow(60_000)).day;
   return (
     <>
       <SavingNote {...saving} />
@@ -71,6 +78,12 @@ function Fields({ kept }: { readonly kept: Kept }) {
       </Section>
       <Section title="Calls to outside numbers">
         <OutgoingCalls limits={row.outgoing} onChange={(outgoing) => set({ outgoing })} />
+      </Section>
+      <Section title="What calls cost">
+        <RateCards rates={row.rates} today={today} onChange={(rates) => set({ rates })} />
+        {row.rates.cards.length > 0 && (
+          <BudgetField budget={row.budget} currency={row.rates.currency} onChange={(budget) => set({ budget })} />
+        )}
       </Section>
       <Section title="Call log">
         <Text>

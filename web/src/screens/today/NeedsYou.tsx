@@ -12,6 +12,7 @@ import { showBytes } from '../../parts/bytes';
 import { showWhen } from '../../parts/time';
 import { useSpokenThings } from '../greetings/spokenThings';
 import { useNow } from '../../parts/useNow';
+import { useOverBudget } from './useOverBudget';
 import { useBroken } from '../rehearsals/useRuns';
 import { findingLink } from '../script/findingSheet';
 
@@ -68,11 +69,13 @@ function useNeeds(): readonly Need[] {
   const unheard = useMessages().data?.filter((message) => !message.heard).length ?? 0;
   const things = useSpokenThings();
   const storage = useStorage().data;
+  const overBudget = useOverBudget();
   const needs: Need[] = [];
   if (storage?.isLow) {
     const says = `Little room is left on the disk: ${showBytes(storage.freeBytes)}. Messages and recordings need it.`;
     needs.push({ says, does: 'See what is kept', to: '/settings' });
   }
+  if (overBudget) needs.push({ says: overBudget, does: 'See the cost', to: '/traffic/cost?span=thisMonth' });
   if (unheard > 0) {
     const says = unheard === 1 ? 'One message was not heard yet.' : `${unheard} messages were not heard yet.`;
     needs.push({ says, does: 'Listen', to: '/messages' });

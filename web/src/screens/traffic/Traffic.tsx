@@ -4,6 +4,7 @@ import { CallLog } from './CallLog';
 import { CallReplay } from './CallReplay';
 import { Pressed } from './Pressed';
 import { CameToPage } from './CameToPage';
+import { CostPage } from './CostPage';
 import { When } from './When';
 import { WhoAnswers } from './WhoAnswers';
 
@@ -16,6 +17,7 @@ export default function Traffic() {
       <Route path="answered" element={<Answered />} />
       <Route path="who" element={<WhoAnswers />} />
       <Route path="came" element={<CameToPage />} />
+      <Route path="cost" element={<CostPage />} />
       <Route path="calls" element={<CallLog />} />
       <Route path="calls/:callId" element={<OneCall />} />
       <Route path="*" element={<Navigate to="/traffic" replace />} />

@@ -1,14 +1,16 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { NavLink, useLocation } from 'react-router';
+import { useLocation } from 'react-router';
+import { PageTabs } from '../../parts/PageTabs';
 import { ScreenHead } from '../../parts/ScreenHead';
 
 const pages = [
   { at: '', name: 'When do people call?' },
   { at: 'pressed', name: 'What do they press?' },
-  { at: 'answered', name: 'How long until somebody answers?' },
+  { at: 'answered', name: 'How soon are they answered?' },
   { at: 'who', name: 'Who answers?' },
   { at: 'came', name: 'What did it come to?' },
+  { at: 'cost', name: 'What does it cost?' },
   { at: 'calls', name: 'Every call' },
 ] as const;
 
@@ -16,43 +18,16 @@ const pages = [
 export function TrafficPage({ actions, children }: { readonly actions?: ReactNode; readonly children: ReactNode }) {
   const { pathname, search } = useLocation();
   const part = pathname.split('/')[2] ?? '';
+  const tabs = pages.map(({ at, name }) => ({
+    at,
+    name,
+    to: { pathname: `/traffic${at ? `/${at}` : ''}`, search: at === 'calls' || part === 'calls' ? '' : search },
+  }));
   return (
     <Box pb="8">
       <ScreenHead title="Traffic">{actions}</ScreenHead>
       <Box px={{ base: '4', md: '6' }}>
-        <Flex
-          as="nav"
-          aria-label="Questions"
-          gap="1"
-          wrap="wrap"
-          borderBottomWidth="1px"
-          borderColor="hairline"
-          mb="3"
-          className="notPrinted"
-        >
-          {pages.map(({ at, name }) => (
-            <Box
-              key={at}
-              asChild
-              px="3"
-              py="1.5"
-              mb="-1px"
-              borderBottomWidth="2px"
-              borderColor={at === part ? 'petrol.solid' : 'transparent'}
-              fontWeight={at === part ? 600 : 400}
-            >
-              <NavLink
-                end
-                to={{
-                  pathname: `/traffic${at ? `/${at}` : ''}`,
-                  search: at === 'calls' || part === 'calls' ? '' : search,
-                }}
-              >
-                {name}
-              </NavLink>
-            </Box>
-          ))}
-        </Flex>
+        <PageTabs label="Questions" tabs={tabs} at={part} />
         {children}
       </Box>
     </Box>

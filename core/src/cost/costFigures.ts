@@ -1,0 +1,91 @@
+import type { CallId } from '../exchange';
+import type { LineId, SheetId } from '../line';
+import type { DayNumber } from '../hours';
+import type { Choice } from '../traffic';
+import type { Amount } from './money';
+import { MonthBill, monthOf, type ChargedCall, type MonthCost, type Numbered } from './price';
+import type { Rates } from './rateCard';
+
+/** A call of the log as its cost is reckoned. */
+export interface CostRow extends ChargedCall {
+  readonly callId: CallId;
+  readonly firstSheetId: SheetId | null;
+  readonly firstChoice: Choice | null;
+}
+
+/** What some of the calls cost, without rents. */
+export interface PartCost {
+  readonly calls: number;
+  readonly in: Amount;
+  readonly out: Amount;
+}
+
+export interface CostFigures {
+  /** Months in which somebody called, or in which today lies; whole months, from their first day on. */
+  readonly months: readonly MonthCost[];
+  /** Of the calls on the days that were asked for, the dearest first. */
+  readonly byLine: readonly (PartCost & { readonly lineId: LineId })[];
+  /** By what they pressed first. */
+  readonly byKey: readonly (PartCost & { readonly sheetId: SheetId; readonly choice: Choice })[];
+  /** The dearest calls, the dearest first. */
+  readonly dearest: readonly { readonly callId: CallId; readonly cost: Amount }[];
+}
+
+const dearestTold = 5;
+
+/**
+ * @param rows all calls of the months that the days lie in, in the order in which they began
+ * @param days those whose calls are told apart by line and key
+ * @param lineId the line they are told of; null for all
+ */
+export function costFigures(
+  rows: readonly CostRow[],
+  days: { readonly from: DayNumber; readonly to: DayNumber },
+  lineId: LineId | null,
+  rates: Rates,
+  lines: readonly Numbered[],
+): CostFigures {
+  const bills = new Map<string, MonthBill>();
+  const [byLine, byKey] = [new Parts<LineId>(), new Parts<string>()];
+  const dear: { callId: CallId; cost: Amount }[] = [];
+  for (let day = days.from; day <= days.to; day += 1) {
+    const month = monthOf(day);
+    if (!bills.has(month)) bills.set(month, new MonthBill(rates, lines, day));
+  }
+  let [day, bill]: [DayNumber | null, MonthBill | undefined] = [null, undefined];
+  for (const row of rows) {
+    if (row.day !== day) [day, bill] = [row.day, bills.get(monthOf(row.day))];
+    const cost = bill?.add(row);
+    const isTold = row.day >= days.from && row.day <= days.to && (lineId === null || lineId === row.lineId);
+    if (!cost || !isTold) continue;
+    byLine.add(row.lineId, cost);
+    if (row.firstSheetId && row.firstChoice) byKey.add(`${row.firstSheetId} ${row.firstChoice}`, cost);
+    const sum = cost.in + cost.out;
+    if (sum > 0) dear.push({ callId: row.callId, cost: sum });
+  }
+  return {
+    months: [...bills.values()].map((bill) => bill.cost()),
+    byLine: byLine.sorted().map(([id, part]) => ({ lineId: id, ...part })),
+    byKey: byKey.sorted().map(([key, part]) => {
+      const [sheetId, choice] = key.split(' ') as [SheetId, Choice];
+      return { sheetId, choice, ...part };
+    }),
+    dearest: dear.sort((one, other) => other.cost - one.cost).slice(0, dearestTold),
+  };
+}
+
+class Parts<Key> {
+  private readonly parts = new Map<Key, { calls: number; in: Amount; out: Amount }>();
+
+  add(key: Key, cost: { readonly in: Amount; readonly out: Amount }): void {
+    let part = this.parts.get(key);
+    if (!part) this.parts.set(key, (part = { calls: 0, in: 0, out: 0 }));
+    part.calls += 1;
+    part.in += cost.in;
+    part.out += cost.out;
+  }
+
+  sorted(): readonly (readonly [Key, PartCost])[] {
+    return [...this.parts].sort(([, one], [, other]) => other.in + other.out - one.in - one.out);
+  }
+}

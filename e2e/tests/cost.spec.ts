@@ -1,0 +1,83 @@
+import { readFile } from 'node:fs/promises';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '../support/test';
+
+test('a price that is changed in Settings changes what calls cost, and Today says when the budget will not do', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/traffic/cost?span=thisMonth&line=all`);
+  const sentence = page.getByText(/has cost \$\d/);
+  await expect(sentence).toBeVisible();
+  const before = /has cost \$([\d.]+) so far/.exec((await sentence.textContent()) ?? '')?.[1] ?? '';
+
+  await page.getByRole('link', { name: 'Settings' }).last().click();
+  const card = page.getByRole('group', { name: /^Rate card from/ }).first();
+  await card.getByLabel('Rent of a number a month').fill('20,50');
+  await card.getByLabel('Tax in percent').fill('0');
+  await page.getByLabel(/^Budget of a month/).fill('30');
+  await expect(page.getByText('Saved').first()).toBeVisible();
+
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  const warning = page.getByText(
+    /Calls (have cost|will most likely cost) \$[\d.]+ this month, more than the budget of \$30\.00/,
+  );
+  await expect(warning).toBeVisible();
+  await page.getByRole('link', { name: 'See the cost' }).click();
+  await expect(page.getByText(/over the budget of \$30\.00/)).toBeVisible();
+  // Three numbers at 20.50.
+  await expect(page.getByText(/\$61\.50 of it for the numbers/)).toBeVisible();
+  const after = /has cost \$([\d.]+) so far/.exec((await sentence.textContent()) ?? '')?.[1] ?? '';
+  expect(Number(after)).toBeGreaterThan(Number(before));
+});
+
+test('a rate card can be added, given prices of its own, and taken away, all in words', async ({ page, server }) => {
+  await page.goto(`${server.url}/settings`);
+  const cards = page.getByRole('group', { name: /^Rate card from/ });
+  await expect(cards).toHaveCount(2);
+  const count = 2;
+  await page.getByRole('button', { name: 'Prices from another day' }).click();
+  await expect(cards).toHaveCount(count + 1);
+  const added = cards.first();
+  await added.getByLabel('First day').fill('2031-01-06');
+  await expect(page.getByText('Monday, January 6, 2031')).toBeVisible();
+  const dated = page.getByRole('group', { name: 'Rate card from 2031-01-06' });
+  await dated.getByRole('button', { name: 'other prices for some outside phones' }).click();
+  await dated.getByLabel('How the numbers begin').last().fill('+44');
+  await dated.getByLabel('Price of a minute to +44').fill('abc');
+  await expect(dated.getByLabel('Price of a minute to +44')).toHaveAttribute('aria-invalid', 'true');
+  await dated.getByLabel('Price of a minute to +44').fill('0.21');
+  // Two cards of one day make no sense; what was typed stays.
+  const other = await cards.nth(1).getByLabel('First day').inputValue();
+  await dated.getByLabel('First day').fill(other);
+  await expect(page.getByText(`Two rate cards begin on ${other}.`, { exact: false }).first()).toBeVisible();
+  await page
+    .getByRole('group', { name: `Rate card from ${other}` })
+    .first()
+    .getByLabel('First day')
+    .fill('2031-02-03');
+  await expect(page.getByText('Saved').first()).toBeVisible();
+  await page.reload();
+  const kept = page.getByRole('group', { name: 'Rate card from 2031-02-03' });
+  await expect(kept.getByLabel('Price of a minute to +44')).toHaveValue('0.21');
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
+  await kept.getByRole('button', { name: 'Remove the rate card from 2031-02-03' }).click();
+  await expect(cards).toHaveCount(count);
+});
+
+test('the months are there as a table and a spreadsheet, which say the same', async ({ page, server }) => {
+  await page.goto(`${server.url}/traffic/cost?span=last12Months&line=all`);
+  await page.getByText('The figures as a table').click();
+  const rows = page.getByRole('table', { name: 'What each month cost, as figures' }).getByRole('row');
+  await expect(rows).toHaveCount(14);
+  const shown = await rows.nth(5).getByRole('cell').allTextContents();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const csv = (await readFile(await (await download).path(), 'utf8')).split('\r\n').map((row) => row.split(','));
+  const month = csv[5] ?? [];
+  expect(month[0]).toBe(await rows.nth(5).getByRole('rowheader').textContent());
+  expect(Number(month[5]).toFixed(2)).toBe(shown[4]?.replace('$', ''));
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
+});
