@@ -21,10 +21,22 @@ export function beginWait(run: Run, queuing: Queuing): void {
   const queue = queueOf(run, queuing.queueId);
   note(run, { type: 'queued', queueId: queuing.queueId });
   const timerId = startTimer(run, (queue?.longestWaitSeconds ?? 0) * 1000);
-  const waiting = { ...queuing, type: 'inQueue', hears: 'entry', timerId, placeTimerId: null } as const;
+  // Written out: copies of what is told apart by its type are slow to make, and this is done for every caller.
+  const { queueId, waitId, place, sinceMs } = queuing;
+  const waiting = {
+    type: 'inQueue',
+    queueId,
+    waitId,
+    place,
+    sinceMs,
+    playId: 0,
+    hears: 'entry',
+    timerId,
+    placeTimerId: null,
+  } as const;
   const words = queue ? wordsItems(run, queue.entryWords, { type: 'queue', queueId: queue.id }) : [];
   if (words.length > 0) setPhase(run, { ...waiting, playId: play(run, words) });
-  else waitOn(run, { ...waiting, playId: 0 });
+  else waitOn(run, waiting);
 }
 
 /** Something was heard to its end: the place is said first, then the loop goes round. */

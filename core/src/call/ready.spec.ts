@@ -14,6 +14,9 @@ import {
 import { applyEdit, type Attendant } from '../line';
 import { answerFor, readyOf, saidItems, type ReadyLine } from './ready';
 import type { CallScript } from './script';
+import { idleCall } from './state';
+import { step } from './step';
+import { transcriptOf } from './transcriptOf';
 import { cases } from '../testing/cases';
 
 const periods: Hours = {
@@ -83,6 +86,32 @@ describe('a script made ready', () => {
     const items = french.sheets.get(welcomeId)?.items ?? [];
     expect(items.every((item) => item.type !== 'sentence' || item.sentence.voice === 'frMan')).toBe(true);
     expect(JSON.stringify(items)).toContain('Pour moorings, appuyez sur 1.');
+  });
+});
+
+describe('words with live parts', () => {
+  const words = 'Today {today}. We open {opens}. {special}';
+  const [first] = attendant.sheets;
+  const live = applyEdit(attendant, { type: 'setWords', sheetId: welcomeId, part: 'openingWords', words });
+  const office = { ...withAttendant(live), lines: [{ ...line, hours: periods, attendant: live }] };
+  const heard = (of: CallScript, atMs: number): string =>
+    transcriptOf(step(of, idleCall, { type: 'dialled', atMs, callerNumber: '+12075550100' }).effects, atMs)
+      .flatMap((entry) => (entry.type === 'said' ? [entry.text] : []))
+      .join(' ');
+
+  it('say what is so at every instant, in whatever order the instants come', () => {
+    expect(first).toBeDefined();
+    const from = Date.UTC(2026, 9, 26);
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 30 * 24 * 60 }), { maxLength: 20 }), (minutes) => {
+        for (const minute of minutes) {
+          const atMs = from + minute * 60_000;
+          // A script that nobody has called yet remembers nothing.
+          expect(heard(office, atMs)).toBe(heard({ ...office }, atMs));
+        }
+      }),
+      cases(40),
+    );
   });
 });
 

@@ -1,7 +1,7 @@
 import type { Box, CallerList, Group, Person, Queue } from '../directory';
 import { isInList, mayCall, type OutgoingLimits } from '../directory';
 import type { Hours } from '../hours';
-import { answersAt, hoursId, nextTurn, type Answer, type Switch } from '../hours';
+import { answersAt, hoursId, nextBoundary, nextTurn, type Answer, type Switch } from '../hours';
 import {
   type Attendant,
   type Greeting,
@@ -85,6 +85,8 @@ export interface Ready {
   readonly said: Map<VoiceId, Map<string, SaidWords>>;
   readonly takes: ReadonlyMap<string, RecordedTake>;
   readonly phrases: Map<VoiceId, Map<string, readonly PlayItem[]>>;
+  /** What words with live parts said lately, by what they are and by when it stops to be so. */
+  readonly live: Map<string, Map<number, readonly PlayItem[]>>;
 }
 
 const known = new WeakMap<CallScript, Ready>();
@@ -116,6 +118,7 @@ function makeReady(script: CallScript): Ready {
     blocked: script.callerLists.filter(({ kind }) => kind === 'blocked'),
     said: new Map(),
     phrases: new Map(),
+    live: new Map(),
   };
 }
 
@@ -235,12 +238,43 @@ export function saidItems(
   source: Source,
   facts: () => SpokenFacts,
 ): readonly PlayItem[] {
-  if (hasLiveParts(words)) return asItems(asSentences(plainSentences(words, voice, facts()), voice, source));
+  if (hasLiveParts(words)) {
+    const so = facts();
+    const make = (): readonly PlayItem[] => asItems(asSentences(plainSentences(words, voice, so), voice, source));
+    return liveItems(ready, `${voice} ${placeOf(source)} ${words}`, so, make);
+  }
   const { plain, items } = saidWords(ready, words, voice);
   const place = placeOf(source);
   let said = items.get(place);
   if (!said) items.set(place, (said = asItems(asSentences(plain, voice, source))));
   return said;
+}
+
+/** Days of callers, and some to spare. */
+const mostLive = 200;
+
+/**
+ * What words with live parts say at a moment. It is the same until the next moment at which a period of any hours that they may
+ * speak of begins or ends, or a day does: there are few such stretches and many calls in each.
+ *
+ * @param what the words and where they are said, of this script
+ */
+export function liveItems(
+  { hours, live }: Ready,
+  what: string,
+  facts: Pick<SpokenFacts, 'hours' | 'zone' | 'atMs'>,
+  make: () => readonly PlayItem[],
+): readonly PlayItem[] {
+  let untilMs = nextBoundary(facts.hours, facts.zone, facts.atMs);
+  for (const each of hours.values()) untilMs = Math.min(untilMs, nextBoundary(each, facts.zone, facts.atMs));
+  let known = live.get(what);
+  if (!known) live.set(what, (known = new Map()));
+  let items = known.get(untilMs);
+  if (!items) {
+    if (known.size >= mostLive) known.clear();
+    known.set(untilMs, (items = make()));
+  }
+  return items;
 }
 
 function saidWords({ said }: Ready, words: string, voice: VoiceId): SaidWords {

@@ -4,7 +4,7 @@ import { phrasesOf, recordedSentence, sheetSentences, takeOf, type Phrases, type
 import type { Greeting } from '../line';
 import type { PlayItem } from './effect';
 import { asItems, beep } from './items';
-import { phraseItems, readyOf, saidItems } from './ready';
+import { liveItems, phraseItems, readyOf, saidItems } from './ready';
 import type { CallScript } from './script';
 import { factsOf, lineOf, voiceOf, type Run } from './run';
 
@@ -39,7 +39,10 @@ export function sheetItems(run: Run, sheetId: SheetId): readonly PlayItem[] {
   const line = lineOf(run);
   const ready = line.sheets.get(sheetId);
   if (!ready) return nothing;
-  return ready.items ?? asItems(sheetSentences(ready.sheet, line.script.attendant.voice, factsOf(run)));
+  if (ready.items) return ready.items;
+  const facts = factsOf(run);
+  const make = (): readonly PlayItem[] => asItems(sheetSentences(ready.sheet, line.script.attendant.voice, facts));
+  return liveItems(run.ready, `${line.script.id} ${sheetId}`, facts, make);
 }
 
 /** A box's greeting, or words made from its name; then the beep, if there is to be one. */

@@ -57,9 +57,17 @@ export function memberTwice(members: readonly Member[]): PersonId | undefined {
   return members.find(({ personId }) => seen.size === seen.add(personId).size)?.personId;
 }
 
-/** The phone on which a member is rung. */
-export function memberPhone(person: Pick<Person, 'phones'>, on: RingsOn): PersonPhone | undefined {
-  const phones = phonesRung(person, on === 'onCall');
+const phonesKnown = new WeakMap<readonly PersonPhone[], Map<RingsOn, PersonPhone | undefined>>();
+
+/** The phone on which a member is rung. Asked for every member at every offer: what was found out is remembered. */
+export function memberPhone({ phones }: Pick<Person, 'phones'>, on: RingsOn): PersonPhone | undefined {
+  let known = phonesKnown.get(phones);
+  if (!known) phonesKnown.set(phones, (known = new Map()));
+  if (!known.has(on)) known.set(on, phoneAmong(phonesRung({ phones }, on === 'onCall'), on));
+  return known.get(on);
+}
+
+function phoneAmong(phones: readonly PersonPhone[], on: RingsOn): PersonPhone | undefined {
   const isMeant = ({ type, onCallOnly }: PersonPhone): boolean => (on === 'onCall' ? onCallOnly === true : type === on);
   return phones.find(isMeant) ?? phones.find(({ type }) => on === 'onCall' && type === 'outside') ?? phones[0];
 }
@@ -74,10 +82,12 @@ export function membersAtWork<Each extends Pick<Person, 'phones' | 'hoursId'>>(
   keeps: (hoursId: Id<'hours'>) => boolean,
 ): readonly { readonly personId: PersonId; readonly person: Each; readonly phone: PersonPhone }[] {
   const { members, hoursId, ringsOn: on, workingOnly } = membership;
-  if (!works({ hoursId }, keeps)) return [];
-  return members.flatMap(({ personId }) => {
+  const at: { readonly personId: PersonId; readonly person: Each; readonly phone: PersonPhone }[] = [];
+  if (!works({ hoursId }, keeps)) return at;
+  for (const { personId } of members) {
     const person = personOf(personId);
     const phone = person && memberPhone(person, on);
-    return person && phone && (!workingOnly || works(person, keeps)) ? [{ personId, person, phone }] : [];
-  });
+    if (person && phone && (!workingOnly || works(person, keeps))) at.push({ personId, person, phone });
+  }
+  return at;
 }

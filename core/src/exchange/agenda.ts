@@ -54,7 +54,8 @@ export class Agenda<Item> {
     let index = from;
     for (;;) {
       const left = 2 * index + 1;
-      const least = [left, left + 1].reduce((best, each) => (this.isBefore(each, best) ? each : best), index);
+      let least = this.isBefore(left, index) ? left : index;
+      if (this.isBefore(left + 1, least)) least = left + 1;
       if (least === index) return;
       this.swap(index, least);
       index = least;

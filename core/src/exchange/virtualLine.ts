@@ -1,10 +1,18 @@
-import { itemMs, type CallEffect, type CallEvent, type CallScript, type OutsideTarget, type RungPhone } from '../call';
+import {
+  itemMs,
+  type CallEffect,
+  type CallEvent,
+  type CallScript,
+  type OutsideTarget,
+  type PlayItem,
+  type RungPhone,
+} from '../call';
 import type { PersonId } from '../directory';
 import type { Sentence } from '../speech';
 import { Agenda } from './agenda';
 import type { ExchangeEffect } from './effect';
 import type { ExchangeEvent } from './event';
-import { emptyExchange, newStaff, type CallId, type Doing, type Exchange } from './state';
+import { emptyExchange, newStaff, type CallId, type Doing, type Exchange, type RungBy } from './state';
 import { stepExchange, type ExchangeResult } from './stepExchange';
 
 /** What a rung phone does: answers (and accepts, where asked) or is busy, or rings on; and how long they talk. */
@@ -17,8 +25,8 @@ export type StaffAct =
 
 export interface VirtualLineOptions {
   readonly script: CallScript;
-  /** Asked once for each time a phone rings. */
-  readonly staff: (phone: RungPhone, atMs: number) => StaffAct;
+  /** Asked once for each time a phone rings, and for which call: of a queue the one that waits longest. */
+  readonly staff: (phone: RungPhone, atMs: number, callId: CallId | null) => StaffAct;
   /** What an outside phone does that a call is handed over to; as `staff` has it unless said otherwise. */
   readonly handedOver?: (target: OutsideTarget, atMs: number) => StaffAct;
   /** How long a sentence takes, in ms; estimated unless said otherwise. */
@@ -37,6 +45,8 @@ export interface Happened {
 /** How soon somebody presses 1 when asked to accept a call. */
 const acceptAfterMs = 2000;
 
+const estimatedLengths = new WeakMap<readonly PlayItem[], number>();
+
 /** The exchange on a clock of its own: what it asks for is done in its time, and whoever is rung does as is said. */
 export class VirtualLine {
   exchange: Exchange;
@@ -44,12 +54,20 @@ export class VirtualLine {
   /** What somebody decided to do with the call that rings or that they talk on. */
   private readonly acts = new Map<PersonId, StaffAct>();
 
+  private readonly lengths: WeakMap<readonly PlayItem[], number>;
+
   constructor(private readonly options: VirtualLineOptions) {
+    this.lengths = options.sentenceMs ? new WeakMap() : estimatedLengths;
     this.exchange = options.exchange ?? emptyExchange;
   }
 
-  add(event: ExchangeEvent): void {
-    this.agenda.add(event.type === 'ofCall' ? event.event.atMs : event.atMs, event);
+  /** Lets something happen in its time; with a key it can be taken back, and takes the place of what had the key before. */
+  add(event: ExchangeEvent, key: string | null = null): void {
+    this.agenda.add(event.type === 'ofCall' ? event.event.atMs : event.atMs, event, key && outsideKey(key));
+  }
+
+  takeBack(key: string): void {
+    this.agenda.cancel(outsideKey(key));
   }
 
   /** Lets happen what comes next; undefined when nothing is left to. */
@@ -88,8 +106,11 @@ export class VirtualLine {
     };
     switch (effect.type) {
       case 'play': {
-        const ms = effect.items.reduce((sum, item) => sum + itemMs(item, this.options.sentenceMs), 0);
-        return later(ms, effect.playId, (atMs) => ({ type: 'playEnded', atMs, playId: effect.playId }));
+        return later(this.lengthMs(effect.items), effect.playId, (atMs) => ({
+          type: 'playEnded',
+          atMs,
+          playId: effect.playId,
+        }));
       }
       case 'startTimer':
         return later(effect.afterMs, effect.timerId, (atMs) => ({ type: 'timePassed', atMs, timerId: effect.timerId }));
@@ -100,7 +121,9 @@ export class VirtualLine {
       case 'stopRinging':
         return this.agenda.cancel(`${callId} ${effect.ringId}`);
       case 'ring':
-        if (effect.phone.type === 'outside') this.ringOutside(effect.phone, effect.ringId, nowMs, later);
+        if (effect.phone.type === 'outside') {
+          this.ringOutside(this.options.staff(effect.phone, nowMs, callId), effect.ringId, later);
+        }
         return;
       case 'handOver':
         return this.handOver(effect.target, effect.handOverId, nowMs, later);
@@ -108,7 +131,7 @@ export class VirtualLine {
         return this.agenda.cancel(`${callId} ${effect.handOverId}`);
       case 'connect': {
         if (effect.phone.type !== 'outside') return;
-        const act = this.options.staff(effect.phone, nowMs);
+        const act = this.options.staff(effect.phone, nowMs, callId);
         if (act.type === 'answer') later(act.talkMs, -1, (atMs) => ({ type: 'staffHungUp', atMs }));
         return;
       }
@@ -119,13 +142,21 @@ export class VirtualLine {
     }
   }
 
+  /** What is said often is one and the same list: its length is remembered. */
+  private lengthMs(items: readonly PlayItem[]): number {
+    let ms = this.lengths.get(items);
+    if (ms === undefined) {
+      ms = items.reduce((sum, item) => sum + itemMs(item, this.options.sentenceMs), 0);
+      this.lengths.set(items, ms);
+    }
+    return ms;
+  }
+
   private ringOutside(
-    phone: RungPhone,
+    act: StaffAct,
     ringId: number,
-    nowMs: number,
     later: (afterMs: number, id: number, event: (atMs: number) => CallEvent) => void,
   ): void {
-    const act = this.options.staff(phone, nowMs);
     if (act.type === 'busy') later(0, ringId, (atMs) => ({ type: 'staffBusy', atMs, ringId }));
     if (act.type !== 'answer' && act.type !== 'voicemail') return;
     later(act.afterMs, ringId, (atMs) => ({ type: 'staffAnswered', atMs, ringId }));
@@ -140,7 +171,8 @@ export class VirtualLine {
     nowMs: number,
     later: (afterMs: number, id: number, event: (atMs: number) => CallEvent) => void,
   ): void {
-    const act = (this.options.handedOver ?? this.options.staff)(target, nowMs);
+    const { handedOver, staff } = this.options;
+    const act = handedOver ? handedOver(target, nowMs) : staff(target, nowMs, null);
     if (act.type === 'busy') {
       return later(0, handOverId, (atMs) => ({ type: 'handOverFailed', atMs, handOverId, why: 'busy' }));
     }
@@ -168,7 +200,7 @@ export class VirtualLine {
       );
     }
     if (doing.type === 'rung') {
-      const act = this.options.staff(doing.leg.phone, nowMs);
+      const act = this.options.staff(doing.leg.phone, nowMs, this.callOf(doing.by));
       this.acts.set(personId, act);
       if (act.type === 'busy') this.later(nowMs, (atMs) => ({ type: 'staffDeclines', atMs, personId }), personId);
       if (act.type !== 'answer' && act.type !== 'voicemail') return;
@@ -180,9 +212,18 @@ export class VirtualLine {
     this.later(nowMs + act.talkMs, (atMs) => ({ type: 'staffHangsUp', atMs, personId }), personId);
   }
 
+  private callOf(by: RungBy): CallId | null {
+    if (by.type !== 'queue') return by.callId;
+    return this.exchange.queues.get(by.queueId)?.waiting[0]?.callId ?? null;
+  }
+
   private later(atMs: number, event: (atMs: number) => ExchangeEvent, key: string): void {
     this.agenda.add(atMs, event(atMs), key);
   }
+}
+
+function outsideKey(key: string): string {
+  return `from outside ${key}`;
 }
 
 function timerKey(timerId: number): string {

@@ -95,12 +95,14 @@ export {
   isOpenAllDay,
   nextOpening,
   openTimesOn,
+  openWeekHours,
   timesToday,
   todayAt,
   weekGroups,
   weekTimes,
   type DayGroup,
   type Opening,
+  type WeekHour,
 } from './openTimes';
 export { readTime, showTime, weekdayName, type TimeProblem } from './timeText';
 export {

@@ -1,7 +1,17 @@
 import fc from 'fast-check';
-import { hoursId, instantOf, isWorkingAt, periodId, weekdays, type Hours, type WeekSpan } from '../hours';
+import {
+  dayNumber,
+  hoursId,
+  instantOf,
+  isWorkingAt,
+  periodId,
+  specialDateId,
+  weekdays,
+  type Hours,
+  type WeekSpan,
+} from '../hours';
 import { zone } from '../testing/boatyard';
-import { isOpenAllDay, nextOpening, openTimesOn, timesToday, todayAt, weekGroups } from './openTimes';
+import { isOpenAllDay, nextOpening, openTimesOn, openWeekHours, timesToday, todayAt, weekGroups } from './openTimes';
 import { cases } from '../testing/cases';
 
 const open = { id: periodId.create('open'), name: 'Open' };
@@ -150,5 +160,45 @@ describe('being open all day', () => {
 
   it('opens nowhere: midnight is no opening', () => {
     expect(nextOpening(week(weekdays.map((day) => [day, 0, 24])), zone, start)).toBeUndefined();
+  });
+});
+
+describe('the hours of the week in which it is open', () => {
+  const period = { id: periodId.create('openHours'), name: 'Open' };
+  const of = (special: Hours['special'] = []): Hours => ({
+    ...{ id: hoursId.create('week'), name: 'Week', periods: [period], seasons: [], special },
+    week: [
+      { periodId: period.id, day: 1, startMin: 510, endMin: 725 },
+      { periodId: period.id, day: 7, startMin: 1380, endMin: 1500 },
+    ],
+  });
+  const days = Array.from({ length: 28 }, (_, index) => dayNumber(2026, 11, 2) + index);
+
+  it('are those with any open minute, over midnight into the next day too', () => {
+    expect([...openWeekHours(of(), days)].sort((one, other) => one - other)).toEqual([
+      0,
+      8,
+      9,
+      10,
+      11,
+      12,
+      6 * 24 + 23,
+    ]);
+    expect(openWeekHours(of(), []).size).toBe(0);
+  });
+
+  it('are as on most of such days, special dates kept to', () => {
+    const closed = (from: string, to: string): Hours['special'] => [
+      {
+        ...{
+          id: specialDateId.create(from),
+          name: 'Away',
+          when: { type: 'once', from, to },
+        },
+        ...{ moved: 'stays', hours: { type: 'closed', startMin: 0, endMin: 1440 }, words: '' },
+      },
+    ];
+    expect(openWeekHours(of(closed('2026-11-02', '2026-11-02')), days).has(9)).toBe(true);
+    expect(openWeekHours(of(closed('2026-11-02', '2026-11-20')), days).has(9)).toBe(false);
   });
 });

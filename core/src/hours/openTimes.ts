@@ -52,6 +52,30 @@ function dayAfter(day: Weekday, by: number): Weekday {
   return (((day - 1 + by + 7) % 7) + 1) as Weekday;
 }
 
+/** An hour of the week, from 0 (Monday from midnight on) to 167. */
+export type WeekHour = number;
+
+/** The hours of the week at some time of which it was open on at least half of such days, special dates and seasons kept to. */
+export function openWeekHours(hours: Hours, days: readonly DayNumber[]): ReadonlySet<WeekHour> {
+  const count = new Map<WeekHour, number>();
+  const ofWeekday = new Map<Weekday, number>();
+  for (const day of days) {
+    const weekday = weekdayOf(day);
+    ofWeekday.set(weekday, (ofWeekday.get(weekday) ?? 0) + 1);
+    const before = openTimesOn(hours, day - 1).map(timeOf(-1));
+    const times = [...before, ...openTimesOn(hours, day)];
+    for (let hour = 0; hour < 24; hour += 1) {
+      const [from, to] = [hour * 60, hour * 60 + 60];
+      if (!times.some(({ startMin, endMin }) => startMin < to && endMin > from)) continue;
+      const at = (weekday - 1) * 24 + hour;
+      count.set(at, (count.get(at) ?? 0) + 1);
+    }
+  }
+  const isUsual = (at: WeekHour, open: number): boolean =>
+    2 * open >= (ofWeekday.get((Math.floor(at / 24) + 1) as Weekday) ?? 0);
+  return new Set([...count].filter(([at, open]) => isUsual(at, open)).map(([at]) => at));
+}
+
 /** Whether it is open on a day of the calendar from midnight to midnight, by times of the day before too. */
 export function isOpenAllDay(hours: Hours, day: DayNumber): boolean {
   return fillsTheDay(openTimesOn(hours, day - 1), openTimesOn(hours, day));

@@ -11,10 +11,17 @@ export interface Wait {
   readonly end: QueueReason | 'answered' | 'hungUp';
 }
 
-/** What Traffic knows of a call that is over (docs/traffic.md); times in ms. */
-export interface CallFacts {
+/** What became of a call that is over, and who was rung for it; times in ms. */
+export interface CallEnd {
   readonly outcome: Outcome;
   readonly toPersonMs: number | null;
+  readonly waits: readonly Wait[];
+  readonly rings: readonly Ring[];
+  readonly outside: readonly OutsideCall[];
+}
+
+/** What Traffic knows of a call that is over (docs/traffic.md); times in ms. */
+export interface CallFacts extends CallEnd {
   readonly through: GroupId | QueueId | null;
   readonly waitedMs: number;
   readonly talkMs: number;
@@ -22,33 +29,34 @@ export interface CallFacts {
   readonly wrongKeys: number;
   readonly silences: number;
   readonly visits: readonly Visit[];
-  readonly waits: readonly Wait[];
-  readonly rings: readonly Ring[];
-  readonly outside: readonly OutsideCall[];
 }
 
 /** @returns null while the call goes on */
 export function factsOf(transcript: readonly TranscriptEntry[]): CallFacts | null {
-  const outcome = outcomeOf(transcript);
-  const [first] = transcript;
-  if (!outcome || !first) return null;
+  const end = callEnd(transcript);
+  if (!end) return null;
   const visits = visitsIn(transcript);
-  const { rings, outside } = rungIn(transcript);
-  const reached = transcript.find(({ type }) => type === 'answered' || type === 'handedOver');
+  const { rings } = end;
   return {
-    outcome,
-    toPersonMs: reached ? Math.max(0, reached.atMs - first.atMs) : null,
-    through: rings.find(({ end }) => end === 'answered')?.through ?? null,
+    ...end,
+    through: rings.find((ring) => ring.end === 'answered')?.through ?? null,
     waitedMs: waitedMs(transcript),
     talkMs: total(rings, 'talkMs'),
     holdMs: total(rings, 'holdMs'),
     wrongKeys: total(visits, 'wrongKeys'),
     silences: total(visits, 'silences'),
     visits,
-    waits: waitsIn(transcript),
-    rings,
-    outside,
   };
+}
+
+/** @returns null while the call goes on */
+export function callEnd(transcript: readonly TranscriptEntry[]): CallEnd | null {
+  const outcome = outcomeOf(transcript);
+  const [first] = transcript;
+  if (!outcome || !first) return null;
+  const reached = transcript.find(({ type }) => type === 'answered' || type === 'handedOver');
+  const toPersonMs = reached ? Math.max(0, reached.atMs - first.atMs) : null;
+  return { outcome, toPersonMs, waits: waitsIn(transcript), ...rungIn(transcript) };
 }
 
 function waitsIn(transcript: readonly TranscriptEntry[]): readonly Wait[] {

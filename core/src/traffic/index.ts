@@ -2,7 +2,8 @@ export { quietestHours, type QuietHour, type QuietHours } from './quietest';
 export { chanceFrom, exponential } from './chance';
 export { outcomeWords } from './words/en';
 export { writeCallsCsv, type CallToWrite } from './callsCsv';
-export { factsOf, type CallFacts, type Wait } from './facts';
+export { callWords, searchedWords } from './callWords';
+export { callEnd, factsOf, type CallEnd, type CallFacts, type Wait } from './facts';
 export type { OutsideCall, Ring, RingEnd, Who } from './rings';
 export type { Choice, Visit } from './visits';
 export {
@@ -46,7 +47,7 @@ export {
   type SpanName,
 } from './spans';
 export { noReport, reportTimes, type ReportPlan } from './report';
-export { describeWhen, percent, sayHourOf, sayHours } from './words/when.en';
+export { describeWhen, percent, sayHourOf, sayHours, type Dial } from './words/when.en';
 export { answeredFigures, type AnsweredFigures, type AnsweredRow, type AnswerTimes } from './answered';
 export { describeAnswered, saySeconds } from './words/answered.en';
 export { isChosen, isKeyChoice, pressedFigures, type PressedSum, type SheetPresses } from './pressed';

@@ -47,11 +47,11 @@ describe('when people called', () => {
   });
 
   it('is said in sentences', () => {
-    expect(describeWhen(figures)).toBe(
+    expect(describeWhen(figures, 'twelve')).toBe(
       '30 calls. The busiest hour is on Mondays between 9 and 10 AM, with about 7 each time. 67% reached somebody, 7% left a message, and 5 callers (17%) hung up or reached nobody.',
     );
     const atNoon = { ...figures, hours: [...figures.hours.slice(0, 60), { ...figures.hours[61]!, lost: 1 }] };
-    expect(describeWhen({ ...atNoon, hours: [figures.worst!, { ...figures.worst!, lost: 1 }] })).toContain(
+    expect(describeWhen({ ...atNoon, hours: [figures.worst!, { ...figures.worst!, lost: 1 }] }, 'twelve')).toContain(
       'nobody, most often on Wednesdays between noon and 1 PM.',
     );
   });
@@ -60,13 +60,13 @@ describe('when people called', () => {
     const empty = whenFigures({ byHour: [], byDay: [], firstDay: null }, november, today);
     expect(empty).toMatchObject({ calls: 0, busiest: null, worst: null, weeks: [], days: 0 });
     expect(empty.hours.every(({ each }) => each === 0)).toBe(true);
-    expect(describeWhen(empty)).toBe('Nobody called.');
+    expect(describeWhen(empty, 'twelve')).toBe('Nobody called.');
     const one = whenFigures(
       { byHour: [{ weekday: 2, hour: 23, outcome: 'answered', calls: 1 }], byDay: [], firstDay: day('2026-11-24') },
       november,
       day('2026-11-24'),
     );
-    expect(describeWhen(one)).toBe(
+    expect(describeWhen(one, 'twelve')).toBe(
       'One call: too few to tell when most come. 1 reached somebody, 0 left a message, 0 hung up or reached nobody.',
     );
     expect(whenFigures(sums, { from: today + 400, to: today + 430 }, today)).toMatchObject({ days: 0, weeks: [] });
@@ -102,13 +102,18 @@ describe('spans of days', () => {
 
 describe('words for figures', () => {
   it('say hours as people do', () => {
-    expect([0, 8, 11, 12, 13, 23].map(sayHours)).toEqual([
+    expect([0, 8, 11, 12, 13, 23].map((hour) => sayHours(hour, 'twelve'))).toEqual([
       'midnight and 1 AM',
       '8 and 9 AM',
       '11 AM and noon',
       'noon and 1 PM',
       '1 and 2 PM',
       '11 PM and midnight',
+    ]);
+    expect([0, 9, 23].map((hour) => sayHours(hour, 'twentyFour'))).toEqual([
+      '0:00 and 1:00',
+      '9:00 and 10:00',
+      '23:00 and 24:00',
     ]);
   });
 

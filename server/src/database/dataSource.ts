@@ -13,7 +13,7 @@ import { CallsByLine1700000009000 } from './migrations/1700000009-callsByLine';
 import { Operators1700000010000 } from './migrations/1700000010-operators';
 import { Outgoing1700000013000 } from './migrations/1700000013-outgoing';
 import { Traffic1700000014000 } from './migrations/1700000014-traffic';
-import { Cost1700000015000 } from './migrations/1700000015-cost';
+import { TrafficQuestions1700000015000 } from './migrations/1700000015-trafficQuestions';
 import { Sweeping1700000012000 } from './migrations/1700000012-sweeping';
 import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessages';
 
@@ -48,7 +48,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       Sweeping1700000012000,
       Outgoing1700000013000,
       Traffic1700000014000,
-      Cost1700000015000,
+      TrafficQuestions1700000015000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3';
 import type { TranscriptEntry } from '@locutor/core/call';
 import { wallTime, type TimeZone } from '@locutor/core/hours';
-import { factsOf, type CallFacts } from '@locutor/core/traffic';
+import { callWords, factsOf, type CallFacts } from '@locutor/core/traffic';
 import type { Reckonings } from './task';
 
 /** So few at a time that nobody who wants to write waits for long. */
@@ -14,6 +14,7 @@ interface Uncounted {
   readonly id: string;
   readonly lineId: string;
   readonly versionId: string | null;
+  readonly callerNumber: string;
   readonly staffCaller: string | null;
   readonly startedAt: number;
   readonly endedAt: number;
@@ -59,7 +60,7 @@ class Counter {
     return this.connection
       .transaction(() => {
         const calls = this.statement<Uncounted>(
-          `SELECT c."id", c."lineId", c."versionId", c."staffCaller", c."startedAt", c."endedAt", c."pretended", c."outcome",
+          `SELECT c."id", c."lineId", c."versionId", c."callerNumber", c."staffCaller", c."startedAt", c."endedAt", c."pretended", c."outcome",
           c."answeredBy", c."transcript", l."timeZone"
         FROM "call_uncounted" u JOIN "call" c ON c."id" = u."callId" LEFT JOIN "line" l ON l."id" = c."lineId" LIMIT ?`,
         ).all(callsAtOnce) as Uncounted[];
@@ -72,7 +73,10 @@ class Counter {
   private count(call: Uncounted): void {
     this.statement(`DELETE FROM "call_fact" WHERE "callId" = ?`).run(call.id);
     this.statement(`DELETE FROM "call_uncounted" WHERE "callId" = ?`).run(call.id);
-    const facts = factsOf(JSON.parse(call.transcript) as TranscriptEntry[]);
+    this.statement(`DELETE FROM "call_words" WHERE "callId" = ?`).run(call.id);
+    const transcript = JSON.parse(call.transcript) as TranscriptEntry[];
+    this.insert('call_words', { callId: call.id, text: callWords(call.callerNumber, transcript) });
+    const facts = factsOf(transcript);
     if (!facts) return;
     if (facts.outcome !== call.outcome) {
       this.statement(`UPDATE "call" SET "outcome" = ? WHERE "id" = ?`).run(facts.outcome, call.id);
@@ -107,8 +111,8 @@ class Counter {
       ...{ waitedMs, talkMs, holdMs, wrongKeys, silences },
     });
     const of = (position: number) => ({ callId: id, position, lineId, day });
-    facts.visits.forEach(({ sheetId, choice, afterMs, isFirstRound }, position) => {
-      this.insert('call_visit', { ...of(position), sheetId, choice, afterMs, isFirstRound: Number(isFirstRound) });
+    facts.visits.forEach(({ isFirstRound, ...visit }, position) => {
+      this.insert('call_visit', { ...of(position), ...visit, isFirstRound: Number(isFirstRound) });
     });
     facts.rings.forEach(({ who, through: by, atMs, forMs, end, talkMs: talked, holdMs: held }, position) => {
       const at = { minute: whenOf(atMs).minute };

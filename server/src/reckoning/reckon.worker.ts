@@ -6,6 +6,7 @@ import { quietestHours } from '@locutor/core/traffic';
 import type { Names } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
 import { giveWay } from '../giveWay';
+import { callersOf } from './callersOf';
 import { costOf } from './costOf';
 import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
@@ -42,6 +43,8 @@ export default function work(task: Task): unknown {
       return workOf(task.from.database, task.from.span);
     case 'cost':
       return costOf(task.from);
+    case 'callers':
+      return callersOf(task.from.database, task.from.span);
     case 'quietest': {
       const { hours, zone, nowMs } = task.from;
       return quietestHours(startedAt(task.from), hours, zone, nowMs);

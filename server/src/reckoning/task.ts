@@ -7,6 +7,7 @@ import type { Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
 import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { LoggedCaller } from '@locutor/core/whatIf';
 import type { CostOf } from './costOf';
 import type { Spoken, Tracks } from './spoken';
 import type { Summed } from './trafficSums';
@@ -89,6 +90,11 @@ export interface Reckonings {
       readonly now: { readonly day: number; readonly minute: number };
     };
     readonly to: CostOf;
+  };
+  /** What callers did, one by one. */
+  readonly callers: {
+    readonly from: { readonly database: string; readonly span: Summed };
+    readonly to: readonly LoggedCaller[];
   };
   readonly quietest: {
     readonly from: {

@@ -21,7 +21,8 @@ export interface Summed {
   readonly to: DayNumber;
 }
 
-const ofSpan = `(@lineId IS NULL OR "lineId" = @lineId) AND "day" BETWEEN @from AND @to`;
+/** Of the rows of a table that has a line and a day. */
+export const ofSpan = `(@lineId IS NULL OR "lineId" = @lineId) AND "day" BETWEEN @from AND @to`;
 
 /** How long it took until somebody answered. */
 export function answeredOf(database: string, span: Summed, withinS: number): AnsweredFigures {

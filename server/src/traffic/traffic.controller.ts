@@ -1,6 +1,7 @@
 import { Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { LoggedCaller } from '@locutor/core/whatIf';
 import type { CostOf } from '../reckoning/costOf';
 import { AnsweredQuery, SpanQuery } from './span.dto';
 import { TrafficService } from './traffic.service';
@@ -32,6 +33,12 @@ export class TrafficController {
   @Get('work')
   work(@Query() span: SpanQuery): Promise<readonly RingSum[]> {
     return this.traffic.work(span);
+  }
+
+  /** What callers did, one by one, for trials of other plans. */
+  @Get('callers')
+  callers(@Query() span: SpanQuery): Promise<readonly LoggedCaller[]> {
+    return this.traffic.callers(span);
   }
 
   /** What calls cost: months, by line, by key, and what this month will have cost; null while no rate card is typed in. */

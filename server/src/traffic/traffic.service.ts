@@ -2,6 +2,7 @@ import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { readDate, wallTime } from '@locutor/core/hours';
 import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { LoggedCaller } from '@locutor/core/whatIf';
 import { DataSource } from 'typeorm';
 import { CallLog } from '../callLog/callLog.service';
 import { Clock } from '../clock/clock';
@@ -62,6 +63,12 @@ export class TrafficService implements OnApplicationBootstrap {
     const span = spanOf(query);
     await this.upToNow();
     return this.reckoning.of('work', { database: this.database, span });
+  }
+
+  async callers(query: SpanQuery): Promise<readonly LoggedCaller[]> {
+    const span = spanOf(query);
+    await this.upToNow();
+    return this.reckoning.of('callers', { database: this.database, span });
   }
 
   /** What calls cost; null while no rate card is typed in. */

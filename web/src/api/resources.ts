@@ -25,6 +25,7 @@ import type {
   WhenSums,
 } from '@locutor/core/traffic';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
+import type { LoggedCaller } from '@locutor/core/whatIf';
 import { useMemo } from 'react';
 import useSWR from 'swr';
 import { api } from './client';
@@ -260,6 +261,11 @@ export const usePressed = (asked: CallsWanted) =>
 export const useWork = (asked: CallsWanted) =>
   useSWR<readonly RingSum[], Error>(`/api/traffic/work?${new URLSearchParams(asked).toString()}`, api, {
     keepPreviousData: true,
+  });
+/** What callers did, one by one, of a span and line. */
+export const useCallers = (asked: CallsWanted) =>
+  useSWR<readonly LoggedCaller[], Error>(`/api/traffic/callers?${new URLSearchParams(asked).toString()}`, api, {
+    revalidateOnFocus: false,
   });
 /** What calls of a span and line cost; null while no rate card is typed in. */
 export const useCost = (asked: CallsWanted | null) =>

@@ -1,9 +1,14 @@
 import { clockReading, type DayNumber, type TimeZone } from '@locutor/core/hours';
+import type { Dial } from '@locutor/core/traffic';
 
 /** A time of day in a zone and the user's own format: "5:30 PM" or "17:30". */
 export function showClock(atMs: number, timeZone: TimeZone): string {
   return plainSpaces(new Intl.DateTimeFormat(undefined, { timeZone, hour: 'numeric', minute: '2-digit' }).format(atMs));
 }
+
+/** How the user's own format tells hours. */
+export const userDial: Dial =
+  new Intl.DateTimeFormat(undefined, { hour: 'numeric' }).resolvedOptions().hour12 === false ? 'twentyFour' : 'twelve';
 
 /** Day and time, with the day left out or said as today or tomorrow where it is near. */
 export function showWhen(atMs: number, timeZone: TimeZone, nowMs: number): string {

@@ -2,13 +2,17 @@ import type { HourCell, WhenFigures } from '../when';
 
 const weekdays = ['Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays', 'Sundays'] as const;
 
-/** An hour of a weekday: "Mondays between 9 and 10 AM". */
-export function sayHourOf({ weekday, hour }: Pick<HourCell, 'weekday' | 'hour'>): string {
-  return `${weekdays[weekday - 1]} between ${sayHours(hour)}`;
+/** How hours are told: twice twelve, or up to 24. */
+export type Dial = 'twelve' | 'twentyFour';
+
+/** An hour of a weekday: "Mondays between 9 and 10 AM", "Mondays between 9:00 and 10:00". */
+export function sayHourOf({ weekday, hour }: Pick<HourCell, 'weekday' | 'hour'>, dial: Dial): string {
+  return `${weekdays[weekday - 1]} between ${sayHours(hour, dial)}`;
 }
 
-/** From an hour to the next: "9 and 10 AM", "11 AM and noon". */
-export function sayHours(hour: number): string {
+/** From an hour to the next: "9 and 10 AM", "11 AM and noon"; "9:00 and 10:00", "23:00 and 24:00". */
+export function sayHours(hour: number, dial: Dial): string {
+  if (dial === 'twentyFour') return `${hour}:00 and ${hour + 1}:00`;
   const from = sayHour(hour);
   const to = sayHour((hour + 1) % 24);
   const half = from.slice(-3);
@@ -25,19 +29,19 @@ function sayHour(hour: number): string {
 const fewCalls = 20;
 
 /** When people called, in two sentences a manager would say. */
-export function describeWhen(figures: WhenFigures): string {
+export function describeWhen(figures: WhenFigures, dial: Dial): string {
   const { calls, reached, message, lost, busiest, worst, hours } = figures;
   if (calls === 0 || !busiest) return 'Nobody called.';
   if (calls < fewCalls) {
     const few = calls === 1 ? 'One call' : `${calls} calls`;
     return `${few}: too few to tell when most come. ${reached} reached somebody, ${message} left a message, ${lost} hung up or reached nobody.`;
   }
-  const open = `${count(calls, 'call')}. The busiest hour is on ${sayHourOf(busiest)}, with ${about(busiest.each)} each time.`;
+  const open = `${count(calls, 'call')}. The busiest hour is on ${sayHourOf(busiest, dial)}, with ${about(busiest.each)} each time.`;
   const got = `${percent(reached, calls)} reached somebody, ${percent(message, calls)} left a message`;
   if (lost === 0 || !worst) return `${open} ${got}, and nobody was lost.`;
   // One or two in an hour say nothing of that hour.
   const isTold = worst.lost >= 3 && worst.lost > 1.5 * average(hours);
-  const where = isTold ? `, most often on ${sayHourOf(worst)}` : '';
+  const where = isTold ? `, most often on ${sayHourOf(worst, dial)}` : '';
   return `${open} ${got}, and ${count(lost, 'caller')} (${percent(lost, calls)}) hung up or reached nobody${where}.`;
 }
 

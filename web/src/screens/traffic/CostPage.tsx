@@ -44,7 +44,7 @@ function NoCard() {
         Type the prices of a number, of a minute, and of calls put through to outside phones, and this page tells what
         each month, line and key costs, and what the month will come to.
       </Text>
-      <Button asChild size="sm">
+      <Button asChild size="sm" colorPalette="petrol">
         <Link to="/settings">Add a rate card in Settings</Link>
       </Button>
     </Box>

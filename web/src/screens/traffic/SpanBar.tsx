@@ -19,8 +19,13 @@ const spanWords: Readonly<Record<SpanName, string>> = {
   last12Months: 'the last 12 months',
 };
 
+interface Options {
+  /** Whether the page is about the line that is looked at, whatever the address says. */
+  readonly oneLine?: boolean;
+}
+
 /** Which days, and which line: a sentence whose parts are picked in place. */
-export function SpanBar({ name, span, lineId, setName, setSpan, setLine }: LookedAt) {
+export function SpanBar({ name, span, lineId, setName, setSpan, setLine, oneLine = false }: LookedAt & Options) {
   const { data: lines = [] } = useLines();
   const pick = (end: 'from' | 'to') => (text: string) => {
     const day = readDate(text);
@@ -48,7 +53,7 @@ export function SpanBar({ name, span, lineId, setName, setSpan, setLine }: Looke
           <DateField label="Last day" value={showDate(span.to)} onChange={pick('to')} />
         </>
       )}
-      {lines.length > 1 && (
+      {lines.length > 1 && !oneLine && (
         <>
           <Text>to</Text>
           <InlineSelect

@@ -5,6 +5,7 @@ import { CallReplay } from './CallReplay';
 import { Pressed } from './Pressed';
 import { CameToPage } from './CameToPage';
 import { CostPage } from './CostPage';
+import { WhatIf } from './whatIf/WhatIf';
 import { When } from './When';
 import { WhoAnswers } from './WhoAnswers';
 
@@ -18,6 +19,7 @@ export default function Traffic() {
       <Route path="who" element={<WhoAnswers />} />
       <Route path="came" element={<CameToPage />} />
       <Route path="cost" element={<CostPage />} />
+      <Route path="what-if" element={<WhatIf />} />
       <Route path="calls" element={<CallLog />} />
       <Route path="calls/:callId" element={<OneCall />} />
       <Route path="*" element={<Navigate to="/traffic" replace />} />

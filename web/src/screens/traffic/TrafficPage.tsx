@@ -11,6 +11,7 @@ const pages = [
   { at: 'who', name: 'Who answers?' },
   { at: 'came', name: 'What did it come to?' },
   { at: 'cost', name: 'What does it cost?' },
+  { at: 'what-if', name: 'What if?' },
   { at: 'calls', name: 'Every call' },
 ] as const;
 

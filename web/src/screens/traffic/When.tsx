@@ -1,8 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { writeCsv } from '@locutor/core/formats';
-import { showDate } from '@locutor/core/hours';
+import { showDate, type DayNumber, type DayRange } from '@locutor/core/hours';
 import { describeWhen, whenFigures, type WhenFigures } from '@locutor/core/traffic';
 import { useWhen } from '../../api/resources';
+import { userDial } from '../../parts/time';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { HoursGrid } from './HoursGrid';
 import { SaveCsv } from './SaveCsv';
@@ -25,7 +26,7 @@ export function When() {
       {!sums && !error && <Text color="quiet">Counting the calls …</Text>}
       {figures && (
         <Text fontSize="18px" lineHeight="1.5" maxW="820px" mb="5" aria-live="polite">
-          {describeWhen(figures)}
+          {describeWhen(figures, userDial)}
         </Text>
       )}
       {figures?.calls === 0 && sums?.firstDay === null && (
@@ -36,7 +37,7 @@ export function When() {
       )}
       {figures && figures.calls > 0 && (
         <>
-          <HoursGrid figures={figures} hours={hours} asked={asked} />
+          <HoursGrid figures={figures} hours={hours} days={daysIn(looked.span, looked.today)} asked={asked} />
           {figures.weeks.length > 1 && (
             <Box mt="8">
               <WeeksChart figures={figures} asked={asked} />
@@ -46,6 +47,15 @@ export function When() {
       )}
     </TrafficPage>
   );
+}
+
+/** More tell nothing more of the hours; the last ones. */
+const mostDays = 400;
+
+function daysIn({ from, to }: DayRange, today: DayNumber): readonly DayNumber[] {
+  const last = Math.min(to, today);
+  const first = Math.max(from, last - mostDays + 1);
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, index) => first + index);
 }
 
 const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;

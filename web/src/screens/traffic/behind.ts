@@ -1,6 +1,7 @@
 import { readDate } from '@locutor/core/hours';
 import { sayHourOf } from '@locutor/core/traffic';
 import type { CallsWanted } from '../../api/resources';
+import { userDial } from '../../parts/time';
 import { showDays } from './showDays';
 
 /** What of a figure its calls are asked for by. */
@@ -17,6 +18,6 @@ export function describeBehind(address: URLSearchParams): string {
   const [weekday, hour] = [Number(address.get('weekday')), Number(address.get('hour') ?? -1)];
   const days = from !== undefined && to !== undefined ? showDays({ from, to }) : '';
   const isHour = weekday >= 1 && weekday <= 7 && hour >= 0 && hour <= 23;
-  const when = isHour ? sayHourOf({ weekday: weekday as 1, hour }) : '';
+  const when = isHour ? sayHourOf({ weekday: weekday as 1, hour }, userDial) : '';
   return ['Calls', when && `on ${when}`, days && (when ? `(${days})` : `of ${days}`)].filter((part) => part).join(' ');
 }

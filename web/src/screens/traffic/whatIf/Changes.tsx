@@ -1,0 +1,282 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import type { GroupId, PersonId, QueueId } from '@locutor/core/directory';
+import { weekdayName, weekdays, type Weekday } from '@locutor/core/hours';
+import { callsLimits, mostChanges, secondsLimits, type Change, type ChangedSeconds } from '@locutor/core/whatIf';
+import { X } from 'lucide-react';
+import { useGroups, usePeople, useQueues } from '../../../api/resources';
+import { InlineNumber } from '../../../parts/InlineNumber';
+import { InlineSelect, type Choice } from '../../../parts/InlineSelect';
+import { SmallButton } from '../../../parts/SmallButton';
+import { TimeField } from './TimeField';
+
+interface Props {
+  readonly changes: readonly Change[];
+  readonly onChange: (changes: readonly Change[]) => void;
+}
+
+/** What a plan changes, a sentence each. */
+export function Changes({ changes, onChange }: Props) {
+  const kinds = useKinds();
+  const put = (index: number, changed: Change): void =>
+    onChange(changes.map((change, at) => (at === index ? changed : change)));
+  return (
+    <Box as="ul" listStyleType="none" aria-label="What the plan changes">
+      {changes.map((change, index) => (
+        <Flex as="li" key={index} gap="1.5" align="center" wrap="wrap" minH="32px">
+          <OneChange change={change} onChange={(changed) => put(index, changed)} />
+          <Days on={change.on} onChange={(on) => put(index, { ...change, on })} />
+          <SmallButton
+            label="Leave this out"
+            icon={<X size={14} aria-hidden />}
+            onClick={() => onChange(changes.filter((_, at) => at !== index))}
+          />
+        </Flex>
+      ))}
+      {changes.length < mostChanges && (
+        <Flex as="li" minH="32px" align="center">
+          <InlineSelect
+            label="What to change"
+            value=""
+            toChoose={changes.length === 0 ? '+ change something' : '+ and'}
+            choices={kinds.map(({ value, label }) => ({ value, label }))}
+            onChange={(value) => {
+              const made = kinds.find((kind) => kind.value === value)?.make();
+              if (made) onChange([...changes, made]);
+            }}
+          />
+        </Flex>
+      )}
+    </Box>
+  );
+}
+
+interface Kind extends Choice {
+  readonly make: () => Change;
+}
+
+/** What can be changed, with the first of everything filled in. */
+function useKinds(): readonly Kind[] {
+  const [queues, groups, people] = [useQueues(), useGroups(), usePeople()];
+  const [first] = [...queues, ...groups];
+  const [queue] = queues;
+  const [group] = groups;
+  const [person] = people;
+  const member = first?.members[0]?.personId;
+  const every: readonly Weekday[] = [];
+  const kinds: Kind[] = [];
+  const offer = (value: string, label: string, make: () => Change): void => void kinds.push({ value, label, make });
+  offer('calls', 'more or fewer calls', () => ({ type: 'calls', percent: 20, on: every }));
+  if (first) {
+    const { id: of } = first;
+    offer('more', 'one more member', () => ({ type: 'moreMembers', of, who: null, on: every }));
+    if (member) offer('fewer', 'one member less', () => ({ type: 'fewerMembers', of, who: member, on: every }));
+    offer('seconds', 'how long it rings, rests or lets them wait', () => ({
+      ...{ type: 'seconds', of, what: 'memberSeconds', to: first.memberSeconds, on: every },
+    }));
+  }
+  if (person) offer('away', 'somebody away', () => ({ type: 'away', who: person.id, on: [5] }));
+  if (queue) {
+    const { id: of, mostCallers: to } = queue;
+    offer('mostCallers', 'how many may wait', () => ({ type: 'mostCallers', of, to, on: every }));
+  }
+  if (group) {
+    const { id: of } = group;
+    offer('queueForGroup', 'a queue instead of a group', () => ({ type: 'queueForGroup', of, on: every }));
+  }
+  offer('open', 'other hours', () => ({ type: 'open', fromMin: 480, toMin: 1080, on: [6] }));
+  return kinds;
+}
+
+interface OneProps {
+  readonly change: Change;
+  readonly onChange: (change: Change) => void;
+}
+
+function OneChange({ change, onChange }: OneProps) {
+  const [queues, groups, people] = [useQueues(), useGroups(), usePeople()];
+  const named = (all: readonly { readonly id: string; readonly name: string }[]): readonly Choice[] =>
+    all.map(({ id, name }) => ({ value: id, label: name }));
+  const either = (of: GroupId | QueueId, set: (of: GroupId | QueueId) => void) => (
+    <InlineSelect
+      label="Group or queue"
+      value={of}
+      choices={named([...queues, ...groups])}
+      onChange={(id) => set(id as GroupId | QueueId)}
+    />
+  );
+  const person = (who: PersonId | null, choices: readonly Choice[], set: (who: PersonId | null) => void) => (
+    <InlineSelect
+      label="Person"
+      value={who ?? 'new'}
+      choices={choices}
+      onChange={(id) => set(id === 'new' ? null : (id as PersonId))}
+    />
+  );
+  switch (change.type) {
+    case 'calls':
+      return (
+        <>
+          <InlineNumber
+            label="Percent"
+            value={Math.abs(change.percent)}
+            least={0}
+            most={change.percent < 0 ? -callsLimits.least : callsLimits.most}
+            step={5}
+            onChange={(percent) => onChange({ ...change, percent: change.percent < 0 ? -percent : percent })}
+          />
+          <Text>%</Text>
+          <InlineSelect
+            label="More or fewer"
+            value={change.percent < 0 ? 'fewer' : 'more'}
+            choices={[
+              { value: 'more', label: 'more calls' },
+              { value: 'fewer', label: 'fewer calls' },
+            ]}
+            onChange={(value) => {
+              const percent = Math.min(Math.abs(change.percent), -callsLimits.least);
+              onChange({ ...change, percent: value === 'fewer' ? -Math.max(1, percent) : percent });
+            }}
+          />
+        </>
+      );
+    case 'moreMembers':
+      return (
+        <>
+          {person(change.who, [{ value: 'new', label: 'Somebody new' }, ...named(people)], (who) =>
+            onChange({ ...change, who }),
+          )}
+          <Text>answers too in</Text>
+          {either(change.of, (of) => onChange({ ...change, of }))}
+        </>
+      );
+    case 'fewerMembers': {
+      const membersOf = (of: GroupId | QueueId) => {
+        const members = [...queues, ...groups].find(({ id }) => id === of)?.members ?? [];
+        return people.filter(({ id }) => members.some(({ personId }) => personId === id));
+      };
+      return (
+        <>
+          {person(change.who, named(membersOf(change.of)), (who) => who && onChange({ ...change, who }))}
+          <Text>does not answer any more in</Text>
+          {either(change.of, (of) => onChange({ ...change, of, who: membersOf(of)[0]?.id ?? change.who }))}
+        </>
+      );
+    }
+    case 'away':
+      return (
+        <>
+          {person(change.who, named(people), (who) => who && onChange({ ...change, who }))}
+          <Text>is away</Text>
+        </>
+      );
+    case 'seconds':
+      return (
+        <>
+          {either(change.of, (of) => onChange({ ...change, of }))}
+          <InlineSelect
+            label="What takes so long"
+            value={change.what}
+            choices={secondsChoices}
+            onChange={(what) => {
+              const { least, most } = secondsLimits[what as ChangedSeconds];
+              const to = Math.min(most, Math.max(least, change.to));
+              onChange({ ...change, what: what as ChangedSeconds, to });
+            }}
+          />
+          <InlineNumber
+            label="Seconds"
+            value={change.to}
+            least={secondsLimits[change.what].least}
+            most={secondsLimits[change.what].most}
+            onChange={(to) => onChange({ ...change, to })}
+          />
+          <Text>s</Text>
+        </>
+      );
+    case 'mostCallers':
+      return (
+        <>
+          <InlineSelect
+            label="Queue"
+            value={change.of}
+            choices={named(queues)}
+            onChange={(of) => onChange({ ...change, of: of as QueueId })}
+          />
+          <Text>lets at most</Text>
+          <InlineNumber
+            label="Callers who may wait"
+            value={change.to}
+            least={1}
+            most={200}
+            onChange={(to) => onChange({ ...change, to })}
+          />
+          <Text>callers wait</Text>
+        </>
+      );
+    case 'queueForGroup':
+      return (
+        <>
+          <Text>Callers wait in a queue instead of the group</Text>
+          <InlineSelect
+            label="Group"
+            value={change.of}
+            choices={named(groups)}
+            onChange={(of) => onChange({ ...change, of: of as GroupId })}
+          />
+        </>
+      );
+    case 'open':
+      return (
+        <>
+          <Text>Open from</Text>
+          <TimeField
+            label="Opens at"
+            value={change.fromMin}
+            onChange={(fromMin) => fromMin < change.toMin && onChange({ ...change, fromMin })}
+          />
+          <Text>to</Text>
+          <TimeField
+            label="Closes at"
+            value={change.toMin}
+            onChange={(toMin) => toMin > change.fromMin && onChange({ ...change, toMin })}
+          />
+        </>
+      );
+  }
+}
+
+const secondsChoices: readonly (Choice & { readonly value: ChangedSeconds })[] = [
+  { value: 'memberSeconds', label: 'rings each member for' },
+  { value: 'restSeconds', label: 'leaves members alone after a call for' },
+  { value: 'longestWaitSeconds', label: 'lets callers wait at most' },
+];
+
+const weekend: readonly Weekday[] = [6, 7];
+const workdays: readonly Weekday[] = [1, 2, 3, 4, 5];
+
+function Days({
+  on,
+  onChange,
+}: {
+  readonly on: readonly Weekday[];
+  readonly onChange: (on: readonly Weekday[]) => void;
+}) {
+  const known: readonly { readonly value: string; readonly label: string; readonly on: readonly Weekday[] }[] = [
+    { value: '', label: 'every day', on: [] },
+    { value: '1,2,3,4,5', label: 'on weekdays', on: workdays },
+    { value: '6,7', label: 'on weekends', on: weekend },
+    ...weekdays.map((day) => ({ value: String(day), label: `on ${weekdayName(day)}s`, on: [day] })),
+  ];
+  const value = on.join(',');
+  const other = known.some((each) => each.value === value)
+    ? []
+    : [{ value, label: `on ${on.map((day) => weekdayName(day)).join(', ')}`, on }];
+  return (
+    <InlineSelect
+      label="On which days"
+      value={value}
+      choices={[...known, ...other]}
+      onChange={(chosen) => onChange(known.find((each) => each.value === chosen)?.on ?? on)}
+    />
+  );
+}
