@@ -6,7 +6,7 @@ import type { Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
 import { CallLog } from '@locutor/server/callLog/callLog.service';
-import { TrafficService } from '@locutor/server/traffic/traffic.service';
+import { CallCounting } from '@locutor/server/callLog/callCounting.service';
 import { asker, type Ask } from './api';
 import { answeredByOf, makeCalls } from './calls';
 import { bodyOf, boxCodes, groups, launchLine } from './groups';
@@ -25,7 +25,7 @@ export async function makeDemo(dataDir: string): Promise<void> {
     const ask = asker(url);
     await fill(ask, url);
     await logCalls(ask, app.get(CallLog));
-    await app.get(TrafficService).count(false);
+    await app.get(CallCounting).count(false);
   } finally {
     await stop();
   }

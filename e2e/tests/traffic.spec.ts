@@ -119,3 +119,53 @@ test('Traffic tells who answers, and what it came to beside another span', async
   await page.goto(`${server.url}/traffic/came?from=2020-01-01&to=2020-01-31&compare=year`);
   await expect(page.getByText('Nobody called then: there is nothing to compare with.')).toBeVisible();
 });
+
+test('days that are kept by a name are picked again by it, and since a version is a span too', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/traffic?from=2026-04-01&to=2026-05-31`);
+  await page.getByRole('button', { name: 'Keep these days by a name' }).click();
+  await page.getByLabel('Name of these days').fill('Spring rush');
+  await page.keyboard.press('Enter');
+  const which = page.getByLabel('Which days');
+  await expect(which.locator('option:checked')).toHaveText('Spring rush');
+  await which.selectOption({ label: 'this week' });
+  await expect(page).toHaveURL(/span=thisWeek/);
+  await which.selectOption({ label: 'Spring rush' });
+  await expect(page).toHaveURL(/from=2026-04-01&to=2026-05-31/);
+  await page.getByRole('button', { name: 'Forget the span “Spring rush”' }).click();
+  await expect(page.getByRole('button', { name: 'Keep these days by a name' })).toBeVisible();
+  const version = which.locator('option', { hasText: /^since version 1 / });
+  await which.selectOption({ label: (await version.textContent()) ?? '' });
+  await expect(page).toHaveURL(/since=version/);
+  await page.reload();
+  await expect(which.locator('option:checked')).toHaveText(/^since version 1 /);
+});
+
+test('the log is narrowed by who was rung and what was pressed, from a figure or by hand', async ({ page, server }) => {
+  await page.goto(`${server.url}/traffic/who?span=last12Months`);
+  const row = page.getByRole('table', { name: 'Who was rung, and who answered' }).getByRole('row', { name: /^Priya/ });
+  await row.getByRole('link', { name: 'Priya Castellanos' }).click();
+  await expect(page.getByLabel('Who was rung', { exact: true })).toHaveValue(/^person:/);
+  const count = page.getByText(/^[\d,]+ calls$/);
+  const number = async () => Number(((await count.textContent()) ?? '').replace(/\D/g, ''));
+  await expect(count).toBeVisible();
+  const hers = await number();
+  await page.getByLabel('What was pressed').selectOption({ index: 1 });
+  await expect.poll(number).toBeLessThan(hers);
+  await expect(page).toHaveURL(/who=person.*sheetId=.*choice=1/);
+  await page.getByLabel('Search calls').fill('555 011');
+  await expect(
+    page
+      .getByRole('table', { name: 'Calls' })
+      .getByRole('cell', { name: /^\+1 207 555 011\d$/ })
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByRole('cell', { name: /^\+1 207 555 010\d$/ })).toHaveCount(0);
+  await page.getByLabel('Search calls').fill('');
+  await page.getByRole('button', { name: 'All calls' }).click();
+  await expect.poll(number).toBeGreaterThan(hers);
+  await page.getByLabel('Search calls').fill('priya');
+  await expect(page.getByText(/^Answered by Priya/).first()).toBeVisible();
+});

@@ -2,6 +2,7 @@ import type { CallId } from '../exchange';
 import type { LineId, SheetId } from '../line';
 import type { DayNumber } from '../hours';
 import type { Choice } from '../traffic';
+import type { Forecast } from './forecast';
 import type { Amount } from './money';
 import { MonthBill, monthOf, type ChargedCall, type MonthCost, type Numbered } from './price';
 import type { Rates } from './rateCard';
@@ -29,6 +30,12 @@ export interface CostFigures {
   readonly byKey: readonly (PartCost & { readonly sheetId: SheetId; readonly choice: Choice })[];
   /** The dearest calls, the dearest first. */
   readonly dearest: readonly { readonly callId: CallId; readonly cost: Amount }[];
+}
+
+/** The same, and this month so far and at its end, whatever days were asked for. */
+export interface Cost extends CostFigures {
+  readonly thisMonth: MonthCost;
+  readonly forecast: Forecast | null;
 }
 
 const dearestTold = 5;

@@ -34,7 +34,7 @@ export {
   type MonthCost,
   type Numbered,
 } from './price';
-export { costFigures, type CostFigures, type CostRow, type PartCost } from './costFigures';
+export { costFigures, type Cost, type CostFigures, type CostRow, type PartCost } from './costFigures';
 export { forecastDays, forecastMonth, type Forecast, type TimedCall } from './forecast';
 export { budgetState, type Budget, type BudgetState } from './budget';
 export { budgetWords, describeCost, sayMonth } from './words/cost.en';

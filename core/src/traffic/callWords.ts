@@ -1,15 +1,25 @@
 import type { TranscriptEntry } from '../call';
+import { chosenIn, type SheetThen } from './chosen';
 
 /** The most that is kept of what was said in one call. */
 const longest = 400;
 
 /**
- * The short text by which a call is found: the caller's number, what they dialled and said, and the outside numbers that were
- * called for them. Names are not in it: they are known by what they stand for, and may change.
+ * The short text by which a call is found: the caller's number, what they dialled and said, the sheets they came to and what they
+ * chose there, as it was called then, and the outside numbers that were called for them. People, groups and boxes are not in it:
+ * they are found by what they are called now.
  */
-export function callWords(callerNumber: string, transcript: readonly TranscriptEntry[]): string {
-  const parts = new Set([callerNumber]);
-  for (const entry of transcript) {
+export function callWords(
+  call: {
+    readonly callerNumber: string;
+    readonly versionId: string | null;
+    readonly transcript: readonly TranscriptEntry[];
+  },
+  sheetOf: SheetThen,
+): string {
+  const parts = new Set([call.callerNumber, ...chosenIn(call, sheetOf)]);
+  for (const entry of call.transcript) {
+    if (entry.type === 'sheet') parts.add(sheetOf(call.versionId, entry.sheetId)?.name ?? '');
     if (entry.type === 'spoke') parts.add(entry.words);
     if (entry.type === 'dialledExtension' || entry.type === 'spelled') parts.add(entry.digits);
     if (entry.type === 'ringing' && entry.phone.number) parts.add(entry.phone.number);

@@ -1,10 +1,11 @@
 export { quietestHours, type QuietHour, type QuietHours } from './quietest';
 export { chanceFrom, exponential } from './chance';
 export { outcomeWords } from './words/en';
-export { writeCallsCsv, type CallToWrite } from './callsCsv';
+export { writeCallsCsv, type CallToWrite, type CsvFacts } from './callsCsv';
+export type { SheetThen } from './chosen';
 export { callWords, searchedWords } from './callWords';
 export { callEnd, factsOf, type CallEnd, type CallFacts, type Wait } from './facts';
-export type { OutsideCall, Ring, RingEnd, Who } from './rings';
+export { ringEnds, type OutsideCall, type Ring, type RingEnd, type Who } from './rings';
 export type { Choice, Visit } from './visits';
 export {
   erlangB,
@@ -29,6 +30,7 @@ export {
 } from './intervals';
 export {
   fateOf,
+  fates,
   whenFigures,
   type Fate,
   type FateCounts,

@@ -5,7 +5,8 @@ import type { ContactId, E164, GroupId, PersonId, QueueId } from '../directory';
 export type Who = PersonId | ContactId | E164;
 
 /** How somebody's phone stopped to ring; `stopped` is when another answered, or the caller hung up. */
-export type RingEnd = 'answered' | 'declined' | 'letRing' | 'stopped';
+export const ringEnds = ['answered', 'declined', 'letRing', 'stopped'] as const;
+export type RingEnd = (typeof ringEnds)[number];
 
 /** One time that somebody was rung for a call, on as many of their phones as it took. */
 export interface Ring {

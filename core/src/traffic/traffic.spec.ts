@@ -1,7 +1,8 @@
 import { answeredBy, outcomeOf, waitedMs, type TranscriptEntry } from '../call';
 import { boxId, contactId, personId, queueId } from '../directory';
-import { lineId, sheetId } from '../line';
-import { chanceFrom, exponential, writeCallsCsv } from '.';
+import { callId } from '../exchange';
+import { lineId, sheetId, type Names } from '../line';
+import { callWords, chanceFrom, exponential, searchedWords, writeCallsCsv, type CsvFacts } from '.';
 
 type Untimed = TranscriptEntry extends infer Entry ? (Entry extends unknown ? Omit<Entry, 'atMs'> : never) : never;
 
@@ -87,13 +88,17 @@ describe('what a call came to', () => {
 
 describe('the call log as a spreadsheet', () => {
   const call = {
+    id: callId.create('a'),
     lineId: main,
+    versionId: 'version:1',
     callerNumber: '+12075550162',
     startedAt,
     endedAt: startedAt + 65_400,
     pretended: false,
     answeredBy: noor,
     transcript: told(
+      { type: 'called', callerNumber: '+12075550162', lineId: main, answer: { type: 'otherwise' } },
+      sheet,
       { type: 'key', key: '2', use: 'option' },
       { type: 'key', key: '5', use: 'ignored' },
       { type: 'key', key: '1', use: 'option' },
@@ -103,13 +108,27 @@ describe('the call log as a spreadsheet', () => {
     ),
   };
 
+  const facts = (names: Names): CsvFacts => ({
+    names,
+    zoneOf: () => 'America/New_York',
+    sheetOf: (versionId, sheetId) =>
+      versionId === 'version:1' && sheetId === welcome
+        ? { name: 'Welcome', labelOf: (key) => ({ 1: 'moorings', 2: 'repairs' })[key as '1' | '2'] }
+        : undefined,
+    costOf: () => '0.028000',
+    currency: 'USD',
+  });
+
   it('has a row a call, with names, keys and waits', () => {
-    const [head, row] = writeCallsCsv([call], { [main]: 'Larkspur Cove Boatyard', [noor]: 'Noor Haldane' }).split(
-      '\r\n',
+    const [head, row] = writeCallsCsv(
+      [call],
+      facts({ [main]: 'Larkspur Cove Boatyard', [noor]: 'Noor Haldane' }),
+    ).split('\r\n');
+    expect(head).toBe(
+      'date,time,time zone,seconds,line,caller,menu,keys,chosen,until answered (s),waited (s),rung,answered by,outcome,cost (USD),pretended',
     );
-    expect(head).toBe('started (UTC),seconds,line,caller,keys,waited (s),answered by,outcome,pretended');
     expect(row).toBe(
-      '2026-11-23T15:00:00.000Z,65,Larkspur Cove Boatyard,+1 207 555 0162,2 1,31,Noor Haldane,Answered,',
+      '2026-11-23,10:00,America/New_York,65,Larkspur Cove Boatyard,+1 207 555 0162,Welcome,2 1,repairs; moorings,6,31,Noor Haldane,Noor Haldane,Answered,0.028000,',
     );
   });
 
@@ -123,9 +142,40 @@ describe('the call log as a spreadsheet', () => {
       transcript: [],
       callerNumber: 'anonymous',
     };
-    const [, row] = writeCallsCsv([going], names).split('\r\n');
+    const [, row] = writeCallsCsv([going], { ...facts(names), costOf: () => undefined }).split('\r\n');
     expect(row).toContain('"\'=HYPERLINK(""http://x"")"');
-    expect(row?.endsWith(',anonymous,,0,,,yes')).toBe(true);
+    expect(row?.endsWith(',anonymous,,,,,0,,,,,yes')).toBe(true);
+  });
+});
+
+describe('the words by which a call is found', () => {
+  const words = (...entries: Untimed[]) =>
+    callWords({ callerNumber: '+12075550162', versionId: 'v', transcript: told(...entries) }, (_, sheetId) =>
+      sheetId === welcome ? { name: 'Welcome', labelOf: (key) => (key === '2' ? 'repairs' : undefined) } : undefined,
+    ).split('\n');
+
+  it('are who called, what they chose, said and dialled, each once, and no more than is needed', () => {
+    expect(
+      words(
+        sheet,
+        { type: 'key', key: '2', use: 'option' },
+        { type: 'key', key: '9', use: 'wrong' },
+        { type: 'spoke', words: 'my mooring', understood: true },
+        { type: 'dialledExtension', digits: '204', to: null },
+        said('menu'),
+        sheet,
+      ),
+    ).toEqual(['+12075550162', 'repairs', 'Welcome', 'my mooring', '204']);
+    const long = words({ type: 'spoke', words: 'x'.repeat(5000), understood: false });
+    expect(long.join('\n').length).toBeLessThanOrEqual(400);
+  });
+
+  it('are looked for however a number is typed', () => {
+    expect(['+1 (207) 555-0162', '555 0162', ' fuel dock '].map(searchedWords)).toEqual([
+      '+12075550162',
+      '5550162',
+      'fuel dock',
+    ]);
   });
 });
 

@@ -5,6 +5,8 @@ import type { WhenSums } from './sums';
 /** What became of callers, as roughly as a manager first asks. */
 export type Fate = 'reached' | 'message' | 'served' | 'lost' | 'aside';
 
+export const fates = ['reached', 'message', 'served', 'lost', 'aside'] as const satisfies readonly Fate[];
+
 /** `served` are those who wanted nobody: they heard what they called for, or were let go with words. */
 export const fateOf: Readonly<Record<Outcome, Fate>> = {
   answered: 'reached',

@@ -39,7 +39,7 @@ export const mostChanges = 12;
 export const callsLimits = { least: -90, most: 300 } as const;
 
 /** Somebody who is not on the staff yet; the first of several. */
-export function newcomer(index: number): PersonId {
+function newcomer(index: number): PersonId {
   return personId.create(`whatif-new-${index}`);
 }
 

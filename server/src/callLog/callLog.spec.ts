@@ -75,14 +75,14 @@ describe('the call log', () => {
     expect(status).toBe(200);
     expect(headers['content-type']).toBe('text/csv; charset=utf-8');
     const [head, first, second, end] = text.split('\r\n');
-    expect(head).toMatch(/^started \(UTC\),seconds,line/);
-    expect(first).toMatch(/^1970-01-01T00:33:20.000Z,30,Larkspur Cove Boatyard,\+1 207 555 0117,.*,yes$/);
-    expect(second).toMatch(/^1970-01-01T00:16:40.000Z,,Larkspur Cove Boatyard,anonymous/);
+    expect(head).toMatch(/^date,time,time zone,seconds,line/);
+    expect(first).toMatch(/^1969-12-31,19:33,America\/New_York,30,Larkspur Cove Boatyard,\+1 207 555 0117,.*,yes$/);
+    expect(second).toMatch(/^1969-12-31,19:16,America\/New_York,,Larkspur Cove Boatyard,anonymous/);
     expect(end).toBe('');
   });
 
   it('is narrowed by line, outcome, time, number and what was said', async () => {
-    const said: TranscriptEntry = { type: 'said', atMs: 0, text: 'The fuel dock is open.', source: { type: 'line' } };
+    const said: TranscriptEntry = { type: 'spoke', atMs: 0, words: 'The fuel dock, please.', understood: true };
     await keep(
       callNamed('a', { outcome: 'message', callerNumber: '+12075550117' }),
       callNamed('b', { lineId: lineId.create('shed'), startedAt: 5000 }),
@@ -93,6 +93,10 @@ describe('the call log', () => {
     expect(await found('?toMs=6000')).toEqual(['call:b']);
     expect(await found(`?fromMs=${Date.now() - dayMs}&search=fuel dock`)).toEqual(['call:c']);
     expect(await found('?search=%2B12075550117')).toEqual(['call:a']);
+    expect(await found('?search=207 555-0117')).toEqual(['call:a']);
+    // Parts of numbers, short and long.
+    expect(await found('?search=117')).toEqual(['call:a']);
+    expect((await found('?search=55')).length).toBe(3);
     expect(await found('?search=nobody said this')).toEqual([]);
   });
 

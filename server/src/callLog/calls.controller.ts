@@ -16,8 +16,8 @@ export class CallsController {
 
   /** The call log, newest first, a hundred at a time. */
   @Get()
-  page(@Query() query: CallsQuery): Promise<CallsPage> {
-    return this.calls.page(query);
+  async page(@Query() query: CallsQuery): Promise<CallsPage> {
+    return this.calls.page(query, await this.uses.names());
   }
 
   /** The same calls as a spreadsheet (RFC 4180). */

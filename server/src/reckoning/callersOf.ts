@@ -39,7 +39,10 @@ export function callersOf(database: string, span: Summed): readonly LoggedCaller
     const [visitsOf, ringsOf, waitsOf] = [byCall(visits), byCall(rings), byCall(waits)];
     return calls.map((call) => ({
       ...call,
-      visits: (visitsOf.get(call.callId) ?? []).map((visit) => ({ ...visit, isFirstRound: Boolean(visit.isFirstRound) })),
+      visits: (visitsOf.get(call.callId) ?? []).map((visit) => ({
+        ...visit,
+        isFirstRound: Boolean(visit.isFirstRound),
+      })),
       rings: ringsOf.get(call.callId) ?? [],
       waits: waitsOf.get(call.callId) ?? [],
     }));
@@ -47,7 +50,9 @@ export function callersOf(database: string, span: Summed): readonly LoggedCaller
 }
 
 /** Without the call's id, which each would only say again. */
-function byCall<Of extends { readonly callId: string }>(rows: readonly Of[]): ReadonlyMap<string, Omit<Of, 'callId'>[]> {
+function byCall<Of extends { readonly callId: string }>(
+  rows: readonly Of[],
+): ReadonlyMap<string, Omit<Of, 'callId'>[]> {
   const of = new Map<string, Omit<Of, 'callId'>[]>();
   for (const { callId, ...row } of rows) {
     const some = of.get(callId);

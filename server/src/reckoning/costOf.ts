@@ -5,10 +5,8 @@ import {
   forecastDays,
   forecastMonth,
   MonthBill,
-  type CostFigures,
+  type Cost,
   type CostRow,
-  type Forecast,
-  type MonthCost,
   type TimedCall,
 } from '@locutor/core/cost';
 import type { E164 } from '@locutor/core/directory';
@@ -16,16 +14,10 @@ import type { DayNumber } from '@locutor/core/hours';
 import type { Reckonings } from './task';
 import { reading } from './trafficSums';
 
-/** What calls of a span cost, and this month so far and at its end, whatever the span. */
-export interface CostOf extends CostFigures {
-  readonly thisMonth: MonthCost;
-  readonly forecast: Forecast | null;
-}
-
 type Row = CostRow & TimedCall;
 
 /** Blocked callers are refused without an answer, which costs nothing. */
-export function costOf({ database, span, rates, lines, now }: Reckonings['cost']['from']): CostOf {
+export function costOf({ database, span, rates, lines, now }: Reckonings['cost']['from']): Cost {
   return reading(database, (connection) => {
     const months = { from: daysOfMonth(span.from).from, to: daysOfMonth(span.to).to };
     const thisMonth = daysOfMonth(now.day);
@@ -42,7 +34,8 @@ export function costOf({ database, span, rates, lines, now }: Reckonings['cost']
   });
 }
 
-function callsBetween(connection: Database.Database, from: DayNumber, to: DayNumber): readonly Row[] {
+/** All calls on these days that are charged, in the order in which they began. */
+export function callsBetween(connection: Database.Database, from: DayNumber, to: DayNumber): readonly Row[] {
   const outside = new Map<string, { number: E164; forMs: number }[]>();
   const calledOut = connection
     .prepare<[DayNumber, DayNumber], { callId: string; number: E164; forMs: number }>(

@@ -1,7 +1,8 @@
 import Database from 'better-sqlite3';
 import type { TranscriptEntry } from '@locutor/core/call';
 import { wallTime, type TimeZone } from '@locutor/core/hours';
-import { callWords, factsOf, type CallFacts } from '@locutor/core/traffic';
+import { callWords, factsOf, type CallFacts, type SheetThen } from '@locutor/core/traffic';
+import { sheetsThen } from './sheetsThen';
 import type { Reckonings } from './task';
 
 /** So few at a time that nobody who wants to write waits for long. */
@@ -39,21 +40,43 @@ export function countCalls({ database, anew }: Reckonings['countCalls']['from'])
     const counter = new Counter(connection);
     let count = 0;
     for (;;) {
-      const some = counter.countSome();
+      const some = patiently(() => counter.countSome());
       count += some;
       if (some < callsAtOnce) return count;
       // Nothing else is done on this thread.
-      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, pauseMs);
+      sleep(pauseMs);
     }
   } finally {
     connection.close();
   }
 }
 
+function sleep(ms: number): void {
+  Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, ms);
+}
+
+/** Others may write for longer than one waits for them. */
+const mostTries = 6;
+
+function patiently<Made>(work: () => Made): Made {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return work();
+    } catch (error) {
+      const isBusy = error instanceof Database.SqliteError && error.code.startsWith('SQLITE_BUSY');
+      if (!isBusy || tries === mostTries) throw error;
+      sleep(pauseMs * tries);
+    }
+  }
+}
+
 class Counter {
   private readonly statements = new Map<string, Database.Statement>();
+  private readonly sheetOf: SheetThen;
 
-  constructor(private readonly connection: Database.Database) {}
+  constructor(private readonly connection: Database.Database) {
+    this.sheetOf = sheetsThen(connection);
+  }
 
   /** @returns how many calls were on the list, up to so many at once */
   countSome(): number {
@@ -75,7 +98,7 @@ class Counter {
     this.statement(`DELETE FROM "call_uncounted" WHERE "callId" = ?`).run(call.id);
     this.statement(`DELETE FROM "call_words" WHERE "callId" = ?`).run(call.id);
     const transcript = JSON.parse(call.transcript) as TranscriptEntry[];
-    this.insert('call_words', { callId: call.id, text: callWords(call.callerNumber, transcript) });
+    this.insert('call_words', { callId: call.id, text: callWords({ ...call, transcript }, this.sheetOf) });
     const facts = factsOf(transcript);
     if (!facts) return;
     if (facts.outcome !== call.outcome) {

@@ -1,4 +1,4 @@
-import type { Numbered, Rates } from '@locutor/core/cost';
+import type { Cost, Numbered, Rates } from '@locutor/core/cost';
 import type { CallScript } from '@locutor/core/call';
 import type { TrialResult } from '@locutor/core/exchange';
 import type { FirstCall } from '@locutor/core/firstCalls';
@@ -8,7 +8,6 @@ import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
 import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
 import type { LoggedCaller } from '@locutor/core/whatIf';
-import type { CostOf } from './costOf';
 import type { Spoken, Tracks } from './spoken';
 import type { Summed } from './trafficSums';
 import type { TrialDto } from '../trials/trial.dto';
@@ -89,7 +88,7 @@ export interface Reckonings {
       /** Today, and the minute of it. */
       readonly now: { readonly day: number; readonly minute: number };
     };
-    readonly to: CostOf;
+    readonly to: Cost;
   };
   /** What callers did, one by one. */
   readonly callers: {
@@ -121,7 +120,12 @@ export interface Reckonings {
   };
   /** Calls as a spreadsheet (CSV, RFC 4180): which, as a query for columns of `CallToWrite`, and what ids are called. */
   readonly callsCsv: {
-    readonly from: { readonly database: string; readonly calls: Query; readonly names: Names };
+    readonly from: {
+      readonly database: string;
+      readonly calls: Query;
+      readonly names: Names;
+      readonly rates: Rates;
+    };
     readonly to: Uint8Array;
   };
 }

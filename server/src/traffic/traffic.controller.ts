@@ -1,15 +1,19 @@
 import { Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { Cost } from '@locutor/core/cost';
 import type { LoggedCaller } from '@locutor/core/whatIf';
-import type { CostOf } from '../reckoning/costOf';
+import { CallCounting } from '../callLog/callCounting.service';
 import { AnsweredQuery, SpanQuery } from './span.dto';
 import { TrafficService } from './traffic.service';
 
 @ApiTags('Traffic')
 @Controller('api/traffic')
 export class TrafficController {
-  constructor(private readonly traffic: TrafficService) {}
+  constructor(
+    private readonly traffic: TrafficService,
+    private readonly counting: CallCounting,
+  ) {}
 
   /** When people called: sums by weekday and hour, and by day. */
   @Get('when')
@@ -43,14 +47,20 @@ export class TrafficController {
 
   /** What calls cost: months, by line, by key, and what this month will have cost; null while no rate card is typed in. */
   @Get('cost')
-  async cost(@Query() span: SpanQuery): Promise<{ readonly cost: CostOf | null }> {
+  async cost(@Query() span: SpanQuery): Promise<{ readonly cost: Cost | null }> {
     return { cost: await this.traffic.cost(span) };
+  }
+
+  /** How many calls are still to be counted: few, but after an upgrade. */
+  @Get('uncounted')
+  async uncounted(): Promise<{ readonly left: number }> {
+    return { left: await this.counting.left() };
   }
 
   /** Counts all calls anew, as after the time zone of a line was changed. */
   @Post('recount')
   @HttpCode(204)
   async recount(): Promise<void> {
-    await this.traffic.count(true);
+    await this.counting.count(true);
   }
 }

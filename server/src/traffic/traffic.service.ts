@@ -1,17 +1,16 @@
-import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { readDate, wallTime } from '@locutor/core/hours';
 import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { Cost } from '@locutor/core/cost';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import { DataSource } from 'typeorm';
-import { CallLog } from '../callLog/callLog.service';
+import { CallCounting } from '../callLog/callCounting.service';
 import { Clock } from '../clock/clock';
 import { GroupsService } from '../groups/groups.service';
 import { LinesService } from '../lines/lines.service';
-import { unawaited } from '../log/enclosed';
 import { invalid } from '../problems/problem';
 import { Reckoning } from '../reckoning/reckoning.module';
-import type { CostOf } from '../reckoning/costOf';
 import type { Summed } from '../reckoning/trafficSums';
 import { SettingsService } from '../settings/settings.service';
 import type { AnsweredQuery, SpanQuery } from './span.dto';
@@ -23,12 +22,10 @@ const mostDays = 20 * 366;
 
 /** Sums what was counted of the calls. All of it is done in worker threads. */
 @Injectable()
-export class TrafficService implements OnApplicationBootstrap {
-  private counting: Promise<unknown> = Promise.resolve();
-
+export class TrafficService {
   constructor(
     @InjectDataSource() private readonly connection: DataSource,
-    private readonly log: CallLog,
+    private readonly counting: CallCounting,
     private readonly reckoning: Reckoning,
     private readonly settings: SettingsService,
     private readonly lines: LinesService,
@@ -36,47 +33,42 @@ export class TrafficService implements OnApplicationBootstrap {
     private readonly clock: Clock,
   ) {}
 
-  /** What a release before this one logged is counted as soon as there is time. */
-  onApplicationBootstrap(): void {
-    unawaited('counting calls', this.count(false));
-  }
-
   async when(query: SpanQuery): Promise<WhenSums> {
     const span = spanOf(query);
-    await this.upToNow();
+    await this.counting.upToNow();
     return this.reckoning.of('when', { database: this.database, span });
   }
 
   async answered(query: AnsweredQuery): Promise<AnsweredFigures> {
     const span = spanOf(query);
-    await this.upToNow();
+    await this.counting.upToNow();
     return this.reckoning.of('answered', { database: this.database, span, withinS: query.within ?? usualWithinS });
   }
 
   async pressed(query: SpanQuery): Promise<readonly SheetPresses[]> {
     const span = spanOf(query);
-    await this.upToNow();
+    await this.counting.upToNow();
     return this.reckoning.of('pressed', { database: this.database, span });
   }
 
   async work(query: SpanQuery): Promise<readonly RingSum[]> {
     const span = spanOf(query);
-    await this.upToNow();
+    await this.counting.upToNow();
     return this.reckoning.of('work', { database: this.database, span });
   }
 
   async callers(query: SpanQuery): Promise<readonly LoggedCaller[]> {
     const span = spanOf(query);
-    await this.upToNow();
+    await this.counting.upToNow();
     return this.reckoning.of('callers', { database: this.database, span });
   }
 
   /** What calls cost; null while no rate card is typed in. */
-  async cost(query: SpanQuery): Promise<CostOf | null> {
+  async cost(query: SpanQuery): Promise<Cost | null> {
     const span = spanOf(query);
     const { rates } = await this.settings.get();
     if (rates.cards.length === 0) return null;
-    await this.upToNow();
+    await this.counting.upToNow();
     const lines = await this.lines.list();
     const zone = lines[0]?.timeZone ?? 'UTC';
     const { day, minute } = wallTime(zone, this.clock.now());
@@ -87,18 +79,6 @@ export class TrafficService implements OnApplicationBootstrap {
     }));
     const now = { day, minute: Math.floor(minute) };
     return this.reckoning.of('cost', { database: this.database, span, rates, lines: numbers, now });
-  }
-
-  /** Counts the calls that are over and were not counted yet; or all of them anew. One after the other. */
-  count(anew: boolean): Promise<unknown> {
-    const next = (): Promise<number> => this.reckoning.of('countCalls', { database: this.database, anew });
-    this.counting = this.counting.then(next, next);
-    return this.counting;
-  }
-
-  private async upToNow(): Promise<void> {
-    await this.log.write();
-    await this.count(false);
   }
 
   private get database(): string {

@@ -5,11 +5,11 @@ import { instantOf, readDate, weekdayOf } from '@locutor/core/hours';
 import type { LineId } from '@locutor/core/line';
 import type { WhenSums } from '@locutor/core/traffic';
 import type { CallEntity } from '../callLog/call.entity';
+import { CallCounting } from '../callLog/callCounting.service';
 import { CallLog } from '../callLog/callLog.service';
 import { CallsService } from '../callLog/calls.service';
 import { callsOf, noor, type CallMaker } from '../testing/loggedCalls';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
-import { TrafficService } from './traffic.service';
 
 /** Half an hour off, and with a summer of its own. */
 const zone = 'Australia/Adelaide';
@@ -110,7 +110,7 @@ describe('when people called', () => {
     const uncounted = other.prepare('SELECT count(*) FROM call_uncounted').pluck();
     let isOver = false;
     const counting = server.app
-      .get(TrafficService)
+      .get(CallCounting)
       .count(false)
       .finally(() => (isOver = true));
     let between = 0;
@@ -236,4 +236,51 @@ describe('who answers', () => {
       { who: noor, end: 'stopped', rings: 1, talkMs: 0, holdMs: 0 },
     ]);
   });
+});
+
+describe('the calls behind a figure', () => {
+  const found = async (query: string): Promise<string[]> => {
+    const { status, body } = await server.ask('get', `/api/calls?${query}`);
+    expect([status, body.detail]).toEqual([200, undefined]);
+    return body.calls.map(({ id }: { id: string }) => id.replace('call:', '')).sort();
+  };
+  const inMenu = (call: CallEntity, key: '1' | '2'): CallEntity => {
+    const [called, ...rest] = call.transcript;
+    const menu = [
+      { type: 'sheet', sheetId: 'sheet:welcome', atMs: call.startedAt },
+      { type: 'key', key, use: 'option', atMs: call.startedAt + 5000 },
+    ] as unknown as TranscriptEntry[];
+    return { ...call, transcript: [called!, ...menu, ...rest] };
+  };
+
+  it('are found by who was rung and how that ended, by the key, by how soon, and by what became of them', async () => {
+    await keep(
+      inMenu(callAt('a', '2026-11-24T10:00'), '1'),
+      inMenu(callAt('b', '2026-11-24T11:00', 'gaveUp'), '2'),
+      callAt('c', '2026-11-24T11:30', 'message'),
+      callAt('d', '2026-11-24T12:00', 'answered', { pretended: true }),
+    );
+    expect(await found(`who=${noor}`)).toEqual(['a', 'b', 'c']);
+    expect(await found(`who=${noor}&ringEnd=letRing`)).toEqual(['c']);
+    expect(await found('sheetId=sheet:welcome')).toEqual(['a', 'b']);
+    expect(await found('sheetId=sheet:welcome&choice=1')).toEqual(['a']);
+    expect(await found('sheetId=sheet:welcome&choice=2&first=yes')).toEqual(['b']);
+    expect(await found('afterS=17&untilS=18')).toEqual(['a']);
+    expect(await found('untilS=17')).toEqual([]);
+    expect(await found('fate=lost')).toEqual(['b']);
+    expect(await found('fate=message&from=2026-11-24&to=2026-11-24')).toEqual(['c']);
+    expect(await found('through=group:none')).toEqual([]);
+    expect(await found('boxId=box:none')).toEqual([]);
+  });
+
+  it('are found by the name of whom they reached, as it is now', async () => {
+    const [person] = (await server.ask('get', '/api/people')).body;
+    await keep(callAt('a', '2026-11-24T10:00', 'answered', { answeredBy: person.id }), callAt('b', '2026-11-24T10:00'));
+    expect(await found(`search=${encodeURIComponent(person.name.slice(0, 5).toLowerCase())}`)).toEqual(['a']);
+  });
+
+  it.each(['who=anybody', 'ringEnd=sang', 'choice=%27', 'fate=won', 'sheetId=1', 'afterS=-1', 'first=no'])(
+    'refuse %s in words',
+    async (query) => expect((await server.ask('get', `/api/calls?${query}`)).status).toBe(422),
+  );
 });

@@ -14,7 +14,7 @@ import type {
 import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
 import type { Rehearsal } from '@locutor/core/rehearsals';
-import type { Budget, CostFigures, Forecast, MonthCost, Rates } from '@locutor/core/cost';
+import type { Budget, Cost, Rates } from '@locutor/core/cost';
 import type {
   AnsweredFigures,
   QuietHours,
@@ -182,12 +182,6 @@ export interface Settings extends Revised {
   readonly report: ReportPlan;
 }
 
-/** What calls cost, and what this month will have cost at its end. */
-export interface Cost extends CostFigures {
-  readonly thisMonth: MonthCost;
-  readonly forecast: Forecast | null;
-}
-
 /** What is kept, and what room there is for more. */
 export interface Storage {
   readonly folder: string;
@@ -262,6 +256,9 @@ export const useWork = (asked: CallsWanted) =>
   useSWR<readonly RingSum[], Error>(`/api/traffic/work?${new URLSearchParams(asked).toString()}`, api, {
     keepPreviousData: true,
   });
+/** How many calls are still to be counted. */
+export const useUncounted = () =>
+  useSWR<{ readonly left: number }, Error>('/api/traffic/uncounted', api, { refreshInterval: 1500 });
 /** What callers did, one by one, of a span and line. */
 export const useCallers = (asked: CallsWanted) =>
   useSWR<readonly LoggedCaller[], Error>(`/api/traffic/callers?${new URLSearchParams(asked).toString()}`, api, {

@@ -9,7 +9,9 @@ import { InlineNumber } from '../../parts/InlineNumber';
 import { showMinutes } from '../../parts/time';
 import { targetNameOf } from './answeredWords';
 import { choiceWords } from './choiceWords';
-import { FiguresTable } from './FiguresTable';
+import { callsBehind, type BehindAsked } from './behind';
+import { FiguresTable, type FiguresRow } from './FiguresTable';
+import { Counting } from './Counting';
 import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { StretchesChart } from './StretchesChart';
@@ -26,15 +28,16 @@ export function Answered() {
   const [address, change] = useAddress();
   const names = { ...useNamesThen(), ...useSheetNames() };
   const withinS = Math.min(600, Math.max(1, Math.round(Number(address.get('within')) || usualWithinS)));
-  const { data: figures, error } = useAnswered({ ...spanAsked(looked), within: String(withinS) });
-  const tables = figures ? tablesOf(figures, names) : [];
+  const asked = spanAsked(looked);
+  const { data: figures, error } = useAnswered({ ...asked, within: String(withinS) });
+  const tables = figures ? tablesOf(figures, names, asked) : [];
   return (
     <TrafficPage
       actions={figures && figures.reached > 0 && <SaveCsv name="answered" csv={() => csvOf(figures, tables)} />}
     >
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
-      {!figures && !error && <Text color="quiet">Counting the calls …</Text>}
+      {!figures && !error && <Counting />}
       {figures && (
         <Text fontSize="18px" lineHeight="1.5" maxW="820px" mb="3" aria-live="polite">
           {describeAnswered(figures)}
@@ -53,7 +56,7 @@ export function Answered() {
             />{' '}
             s. The time counts from when the line picks up, greeting and menus included.
           </Text>
-          <StretchesChart figures={figures} />
+          <StretchesChart figures={figures} asked={asked} />
           <Flex gap="8" wrap="wrap" mt="7" align="start">
             {tables.map((table) => (
               <TimesTable key={table.title} {...table} withinS={figures.withinS} />
@@ -81,15 +84,21 @@ type Times = Omit<AnswerTimes, 'lost'> & Partial<Pick<AnswerTimes, 'lost'>>;
 interface Table {
   readonly title: string;
   readonly head: string;
-  readonly rows: readonly (Times & { readonly key: string; readonly name: string })[];
+  readonly rows: readonly (Times & Pick<FiguresRow, 'key' | 'name' | 'to'>)[];
 }
 
-function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names): readonly Table[] {
+function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names, asked: BehindAsked): readonly Table[] {
   return [
     {
       title: 'By who was rung',
       head: 'Group, queue or person',
-      rows: byWay.map((each) => ({ ...each, key: each.to, name: targetNameOf(each.to, names) })),
+      rows: byWay.map(({ to, ...each }) => ({
+        ...{ ...each, key: to, name: targetNameOf(to, names) },
+        to: callsBehind({
+          ...asked,
+          ...(/^(group|queue):/.test(to) ? { through: to } : { who: to, ringEnd: 'answered' }),
+        }),
+      })),
     },
     {
       title: 'By what callers did first',
@@ -98,12 +107,16 @@ function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names): read
         ...each,
         key: `${each.sheetId} ${each.choice}`,
         name: `${names[each.sheetId] ?? 'a deleted sheet'}: ${choiceWords(each.choice)}`,
+        to: callsBehind({ ...asked, sheetId: each.sheetId, choice: each.choice, first: 'yes' }),
       })),
     },
     {
       title: 'By hour of the day',
       head: 'From',
-      rows: byHour.map((each) => ({ ...each, key: String(each.hour), name: showMinutes(each.hour * 60) })),
+      rows: byHour.map((each) => ({
+        ...{ ...each, key: String(each.hour), name: showMinutes(each.hour * 60) },
+        to: callsBehind({ ...asked, hour: String(each.hour) }),
+      })),
     },
   ];
 }
@@ -116,7 +129,7 @@ function TimesTable({ title, head, rows, withinS }: Table & { readonly withinS: 
       <FiguresTable
         title={title}
         head={[head, ...columns]}
-        rows={rows.map((row) => ({ key: row.key, name: row.name, figures: figuresOf(row) }))}
+        rows={rows.map((row) => ({ key: row.key, name: row.name, to: row.to, figures: figuresOf(row) }))}
       />
     </Box>
   );

@@ -1,9 +1,8 @@
 import { Box, Button, Flex, Input, Table, Text } from '@chakra-ui/react';
-import { outcomes } from '@locutor/core/call';
 import { outcomeWords } from '@locutor/core/traffic';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { useCalls, useSettings, type CallsWanted, type LoggedCall } from '../../api/resources';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
@@ -13,7 +12,10 @@ import { callerName } from '../../live/CallerLine';
 import { targetNameOf } from './answeredWords';
 import { TrafficPage } from './TrafficPage';
 import { useNamesThen } from './useNamesThen';
-import { describeBehind, wantedBehind } from './behind';
+import { describeBehind, outcomeChoices, wantedBehind, type BehindAsked } from './behind';
+import { LogFilters } from './LogFilters';
+import { useAddress } from './useAddress';
+import { useSheetNames } from '../../live/useSheetNames';
 
 const dayMs = 86_400_000;
 const spans = [
@@ -27,21 +29,25 @@ const pageCalls = 100;
 /** The call log: every call, found by whom, when and what it came to. */
 export function CallLog() {
   const [search, setSearch] = useState('');
-  const [outcome, setOutcome] = useState('any');
   const [span, setSpan] = useState('all');
   const [skip, setSkip] = useState(0);
   const [since] = useState(() => Date.now());
-  const [address, setAddress] = useSearchParams();
+  const [address, change] = useAddress();
+  const names = { ...useNamesThen(), ...useSheetNames() };
   const behind = wantedBehind(address);
   const wanted: CallsWanted = {
     ...behind,
-    ...(search.trim() ? { search: searchable(search) } : {}),
-    ...(outcome === 'any' ? {} : { outcome }),
+    ...(search.trim() ? { search: search.trim() } : {}),
     ...(span === 'all' ? {} : { fromMs: String(since - Number(span) * dayMs) }),
   };
   const { data } = useCalls({ ...wanted, skip: String(skip) });
   const { data: settings } = useSettings();
   const narrowed = Object.keys(wanted).length > 0;
+  const described = describeBehind(address, names);
+  const filter = (asked: BehindAsked | Readonly<Record<string, null>>): void => {
+    change(asked as Record<string, string | null>);
+    setSkip(0);
+  };
   const set =
     (change: (value: string) => void) =>
     (value: string): void => {
@@ -61,8 +67,13 @@ export function CallLog() {
       <Box maxW="1000px">
         {Object.keys(behind).length > 0 && (
           <Flex gap="3" align="center" wrap="wrap" mb="3">
-            <Text>{describeBehind(address)}</Text>
-            <Button size="xs" variant="outline" bg="sheet" onClick={() => setAddress({})}>
+            {described && <Text>{described}</Text>}
+            <Button
+              size="xs"
+              variant="outline"
+              bg="sheet"
+              onClick={() => filter(Object.fromEntries(Object.keys(behind).map((name) => [name, null])))}
+            >
               All calls
             </Button>
           </Flex>
@@ -74,7 +85,7 @@ export function CallLog() {
             bg="sheet"
             type="search"
             aria-label="Search calls"
-            placeholder="Number, or words that were said"
+            placeholder="Number, name, or what was chosen"
             value={search}
             maxLength={80}
             onChange={(event) => set(setSearch)(event.currentTarget.value)}
@@ -82,15 +93,13 @@ export function CallLog() {
           <Text>
             <InlineSelect
               label="Outcome"
-              value={outcome}
-              choices={[
-                { value: 'any', label: 'All calls' },
-                ...outcomes.map((value) => ({ value, label: outcomeWords[value] })),
-              ]}
-              onChange={set(setOutcome)}
+              value={address.get('outcome') ?? 'any'}
+              choices={outcomeChoices}
+              onChange={(value) => filter({ outcome: value === 'any' ? null : value } as BehindAsked)}
             />{' '}
             of <InlineSelect label="How far back" value={span} choices={spans} onChange={set(setSpan)} />
           </Text>
+          <LogFilters address={address} onFilter={filter} />
           <Text color="quiet" fontSize="13px" ml="auto">
             {data ? `${data.inAll.toLocaleString()} ${data.inAll === 1 ? 'call' : 'calls'}` : ''}
           </Text>
@@ -184,10 +193,4 @@ function CallTable({ calls }: { readonly calls: readonly LoggedCall[] }) {
       </Table.Body>
     </Table.Root>
   );
-}
-
-/** A number is found however it is typed. */
-function searchable(typed: string): string {
-  const text = typed.trim();
-  return /^[+\d\s().-]+$/.test(text) ? text.replace(/[\s().-]/g, '') : text;
 }

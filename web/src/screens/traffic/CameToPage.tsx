@@ -14,8 +14,10 @@ import {
 } from '@locutor/core/traffic';
 import { useWhen } from '../../api/resources';
 import { InlineSelect } from '../../parts/InlineSelect';
+import { callsBehind, type BehindAsked } from './behind';
 import { FiguresTable } from './FiguresTable';
 import { showDays } from './showDays';
+import { Counting } from './Counting';
 import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
@@ -45,7 +47,7 @@ export function CameToPage() {
     <TrafficPage actions={came && came.calls > 0 && <SaveCsv name="outcomes" csv={() => csvOf(came, before)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
-      {!came && !error && <Text color="quiet">Counting the calls …</Text>}
+      {!came && !error && <Counting />}
       {came && (
         <Text fontSize="18px" lineHeight="1.5" maxW="820px" mb="3" aria-live="polite">
           {describeCame(came)}
@@ -65,7 +67,7 @@ export function CameToPage() {
           <FiguresTable
             title="Calls by outcome"
             head={['Outcome', 'Calls', 'Share', ...(before ? ['Calls before', 'Share before'] : [])]}
-            rows={rowsOf(came, before)}
+            rows={rowsOf(came, before, asked)}
             bars={came.byOutcome.filter(({ calls }) => calls > 0 || before).map(({ calls }) => calls / came.calls)}
           />
         </Box>
@@ -92,7 +94,7 @@ function Changes({ before, after }: { readonly before: CameTo; readonly after: C
   );
 }
 
-function rowsOf(came: CameTo, before: CameTo | null) {
+function rowsOf(came: CameTo, before: CameTo | null, asked: BehindAsked) {
   const shown = came.byOutcome.filter(({ calls }) => calls > 0 || before);
   return shown.map(({ outcome, calls }) => {
     const then = before?.byOutcome.find((each) => each.outcome === outcome)?.calls ?? 0;
@@ -100,6 +102,7 @@ function rowsOf(came: CameTo, before: CameTo | null) {
     return {
       key: outcome,
       name: outcomeWords[outcome],
+      to: callsBehind({ ...asked, outcome }),
       figures: [calls.toLocaleString(), percent(calls, came.calls), ...compared],
     };
   });

@@ -1,11 +1,21 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { describeCost, monthOf, one, sayMonth, showAmount, type Currency, type PartCost } from '@locutor/core/cost';
+import {
+  describeCost,
+  monthOf,
+  one,
+  sayMonth,
+  showAmount,
+  type Cost,
+  type Currency,
+  type PartCost,
+} from '@locutor/core/cost';
 import { writeCsv } from '@locutor/core/formats';
 import type { Names } from '@locutor/core/line';
 import { Link } from 'react-router';
-import { useCost, useSettings, type Cost, type Settings } from '../../api/resources';
+import { useCost, useSettings, type Settings } from '../../api/resources';
 import { useSheetNames } from '../../live/useSheetNames';
 import { choiceWords } from './choiceWords';
+import { callsBehind, type BehindAsked } from './behind';
 import { FiguresTable } from './FiguresTable';
 import { MonthsChart } from './MonthsChart';
 import { SaveCsv } from './SaveCsv';
@@ -29,7 +39,9 @@ export function CostPage() {
       {error && <Text role="alert">The cost could not be reckoned. {String(error.message)}</Text>}
       {!data && !error && <Text color="quiet">Reckoning …</Text>}
       {cost === null && <NoCard />}
-      {cost && settings && <Figures cost={cost} settings={settings} names={names} today={looked.today} />}
+      {cost && settings && (
+        <Figures cost={cost} settings={settings} names={names} today={looked.today} asked={spanAsked(looked)} />
+      )}
     </TrafficPage>
   );
 }
@@ -56,9 +68,10 @@ interface FiguresProps {
   readonly settings: Settings;
   readonly names: Names;
   readonly today: number;
+  readonly asked: BehindAsked;
 }
 
-function Figures({ cost, settings: { rates, budget }, names, today }: FiguresProps) {
+function Figures({ cost, settings: { rates, budget }, names, today, asked }: FiguresProps) {
   const { currency } = rates;
   const show = (amount: number): string => showAmount(amount, currency);
   const { thisMonth, forecast, months, byLine, byKey, dearest } = cost;
@@ -104,6 +117,7 @@ function Figures({ cost, settings: { rates, budget }, names, today }: FiguresPro
               key: `${part.sheetId} ${part.choice}`,
               name: `${names[part.sheetId] ?? 'a deleted sheet'}: ${choiceWords(part.choice)}`,
               figures: row(part),
+              to: callsBehind({ ...asked, sheetId: part.sheetId, choice: part.choice, first: 'yes' }),
             }))}
           />
         </Box>

@@ -1,10 +1,19 @@
 import { Box, Text } from '@chakra-ui/react';
+import { Link } from 'react-router';
+
+export interface FiguresRow {
+  readonly key: string;
+  readonly name: string;
+  readonly figures: readonly string[];
+  /** Where the calls behind it are; none unless given. */
+  readonly to?: string | undefined;
+}
 
 interface Props {
   readonly title: string;
   /** Of each column; the first is the rows' own. */
   readonly head: readonly string[];
-  readonly rows: readonly { readonly key: string; readonly name: string; readonly figures: readonly string[] }[];
+  readonly rows: readonly FiguresRow[];
   /** A bar at the end of each row, from 0 to 1; none unless given. */
   readonly bars?: readonly number[];
 }
@@ -47,9 +56,22 @@ export function FiguresTable({ title, head, rows, bars }: Props) {
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ key, name, figures }, row) => (
+            {rows.map(({ key, name, figures, to }, row) => (
               <tr key={key}>
-                <th scope="row">{name}</th>
+                <th scope="row">
+                  {to ? (
+                    <Box
+                      asChild
+                      textDecoration="underline"
+                      textDecorationColor="hairline"
+                      _hover={{ textDecorationColor: 'ink' }}
+                    >
+                      <Link to={to}>{name}</Link>
+                    </Box>
+                  ) : (
+                    name
+                  )}
+                </th>
                 {figures.map((figure, index) => (
                   <td key={index}>{figure}</td>
                 ))}

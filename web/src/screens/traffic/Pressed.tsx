@@ -2,11 +2,14 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { writeCsv } from '@locutor/core/formats';
 import type { Menu, Names, Sheet } from '@locutor/core/line';
 import { describePressed, isKeyChoice, type Choice, type SheetPresses } from '@locutor/core/traffic';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePressed } from '../../api/resources';
 import { useLateAttendant } from '../../draft/DraftProvider';
 import { useSheetNames } from '../../live/useSheetNames';
+import { callsBehind, type BehindAsked } from './behind';
 import { choiceWords } from './choiceWords';
+import { Counting } from './Counting';
 import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
@@ -24,7 +27,7 @@ export function Pressed() {
     <TrafficPage actions={sheets && sheets.length > 0 && <SaveCsv name="pressed" csv={() => csvOf(sheets, names)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
-      {!sheets && !error && <Text color="quiet">Counting the calls …</Text>}
+      {!sheets && !error && <Counting />}
       {sheets?.length === 0 && (
         <Text fontSize="18px">
           {looked.span.from > looked.today
@@ -38,6 +41,7 @@ export function Pressed() {
           presses={presses}
           sheet={attendant.sheets.find(({ id }) => id === presses.sheetId)}
           name={names[presses.sheetId] ?? 'a deleted sheet'}
+          asked={spanAsked(looked)}
         />
       ))}
     </TrafficPage>
@@ -49,9 +53,10 @@ interface OneSheetProps {
   /** As the draft has it; undefined where it was deleted. */
   readonly sheet: Sheet | undefined;
   readonly name: string;
+  readonly asked: BehindAsked;
 }
 
-function OneSheet({ presses, sheet, name }: OneSheetProps) {
+function OneSheet({ presses, sheet, name, asked }: OneSheetProps) {
   const menu = sheet?.type === 'menu' ? sheet : null;
   const label = (key: string): string | undefined => menu?.options.find((option) => option.key === key)?.label;
   const pressed = new Set(presses.choices.map(({ choice }) => choice));
@@ -93,16 +98,18 @@ function OneSheet({ presses, sheet, name }: OneSheetProps) {
               <tr key={choice}>
                 <Box asChild textAlign="left" fontWeight="400" py="1">
                   <th scope="row">
-                    {isKeyChoice(choice) ? (
-                      <>
-                        <Text as="span" fontFamily="mono" fontWeight="600" mr="2">
-                          {choice}
-                        </Text>{' '}
-                        {label(choice) ?? 'a key that has no use now'}
-                      </>
-                    ) : (
-                      choiceWords(choice)
-                    )}
+                    <Behind to={visits > 0 ? callsBehind({ ...asked, sheetId: presses.sheetId, choice }) : null}>
+                      {isKeyChoice(choice) ? (
+                        <>
+                          <Text as="span" fontFamily="mono" fontWeight="600" mr="2">
+                            {choice}
+                          </Text>{' '}
+                          {label(choice) ?? 'a key that has no use now'}
+                        </>
+                      ) : (
+                        choiceWords(choice)
+                      )}
+                    </Behind>
                   </th>
                 </Box>
                 <Box asChild textAlign="right" fontFamily="mono">
@@ -133,6 +140,16 @@ function OneSheet({ presses, sheet, name }: OneSheetProps) {
         </table>
       </Box>
       {sheet && presses.seconds.length > 0 && <WordsAndPresses sheet={sheet} presses={presses} />}
+    </Box>
+  );
+}
+
+/** Leads to the calls behind a row; nowhere where there are none. */
+function Behind({ to, children }: { readonly to: string | null; readonly children: ReactNode }) {
+  if (to === null) return children;
+  return (
+    <Box asChild textDecoration="underline" textDecorationColor="hairline" _hover={{ textDecorationColor: 'ink' }}>
+      <Link to={to}>{children}</Link>
     </Box>
   );
 }

@@ -1,13 +1,27 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { AnsweredFigures } from '@locutor/core/traffic';
+import { useNavigate } from 'react-router';
 import { Bar, BarChart, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { callsBehind, type BehindAsked } from './behind';
+import { FiguresTable } from './FiguresTable';
 
 const quiet = 'var(--chakra-colors-quiet)';
 
+interface Props {
+  readonly figures: AnsweredFigures;
+  readonly asked: BehindAsked;
+}
+
 /** How many were answered after how long. */
-export function StretchesChart({ figures: { stretches } }: { readonly figures: AnsweredFigures }) {
+export function StretchesChart({ figures: { stretches }, asked }: Props) {
+  const navigate = useNavigate();
   const data = stretches.map(({ untilS, calls }, index) => ({
     calls,
+    to: callsBehind({
+      ...asked,
+      ...(index > 0 && { afterS: String(stretches[index - 1]?.untilS ?? 0) }),
+      ...(untilS !== null && { untilS: String(untilS) }),
+    }),
     label: nameOf(stretches[index - 1]?.untilS ?? 0, untilS),
   }));
   const says = data.map(({ label, calls }) => `${label}: ${calls}`).join('; ');
@@ -27,12 +41,28 @@ export function StretchesChart({ figures: { stretches } }: { readonly figures: A
             <CartesianGrid vertical={false} stroke="var(--chakra-colors-hairline)" />
             <XAxis dataKey="label" tick={{ fill: quiet, fontSize: 12 }} tickLine={false} stroke={quiet} interval={0} />
             <YAxis allowDecimals={false} tick={{ fill: quiet, fontSize: 12 }} tickLine={false} axisLine={false} />
-            <Bar dataKey="calls" fill="var(--chakra-colors-petrol-solid)" isAnimationActive={false}>
+            <Bar
+              dataKey="calls"
+              fill="var(--chakra-colors-petrol-solid)"
+              isAnimationActive={false}
+              cursor="pointer"
+              onClick={({ payload }) => void navigate((payload as { to: string }).to)}
+            >
               <LabelList dataKey="calls" position="top" fill="var(--chakra-colors-ink)" fontSize={12} />
             </Bar>
           </BarChart>
         </ResponsiveContainer>
       </Box>
+      <details>
+        <Text asChild fontSize="13px" color="quiet" cursor="pointer">
+          <summary>The figures as a table</summary>
+        </Text>
+        <FiguresTable
+          title="Callers who were answered after so many seconds, as figures"
+          head={['Seconds', 'Callers']}
+          rows={data.map(({ label, calls, to }) => ({ key: label, name: label, figures: [String(calls)], to }))}
+        />
+      </details>
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import { useWhen } from '../../api/resources';
 import { userDial } from '../../parts/time';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { HoursGrid } from './HoursGrid';
+import { Counting } from './Counting';
 import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
@@ -23,7 +24,7 @@ export function When() {
     <TrafficPage actions={figures && figures.calls > 0 && <SaveCsv name="calls by hour" csv={() => csvOf(figures)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message ?? '')}</Text>}
-      {!sums && !error && <Text color="quiet">Counting the calls …</Text>}
+      {!sums && !error && <Counting />}
       {figures && (
         <Text fontSize="18px" lineHeight="1.5" maxW="820px" mb="5" aria-live="polite">
           {describeWhen(figures, userDial)}

@@ -4,7 +4,9 @@ import type { Names } from '@locutor/core/line';
 import { describeWork, percent, workFigures, type WorkOf } from '@locutor/core/traffic';
 import { usePeople, useWork } from '../../api/resources';
 import { targetNameOf } from './answeredWords';
+import { callsBehind } from './behind';
 import { FiguresTable } from './FiguresTable';
+import { Counting } from './Counting';
 import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
@@ -22,7 +24,7 @@ export function WhoAnswers() {
     <TrafficPage actions={work && work.length > 0 && <SaveCsv name="who answers" csv={() => csvOf(work, names)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
-      {!work && !error && <Text color="quiet">Counting the calls …</Text>}
+      {!work && !error && <Counting />}
       {work && (
         <Text fontSize="18px" lineHeight="1.5" maxW="820px" mb="4" aria-live="polite">
           {describeWork(work)}
@@ -47,6 +49,7 @@ export function WhoAnswers() {
               key: each.who,
               name: targetNameOf(each.who, names),
               figures: figuresOf(each),
+              to: callsBehind({ ...spanAsked(looked), who: each.who }),
             }))}
             bars={work.map(({ share }) => share)}
           />

@@ -12,3 +12,8 @@ export function showDays({ from, to }: DayRange): string {
 export function showShortDay(day: DayNumber): string {
   return new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(day * dayMs);
 }
+
+/** The day of a moment, by the user's own clock: "May 12, 2026". */
+export function showDay(atMs: number): string {
+  return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' }).format(atMs);
+}
