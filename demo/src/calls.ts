@@ -36,16 +36,39 @@ const weekdayShare = [0.2, 1.3, 1, 1, 1, 1.1, 0.5] as const;
 const monthShare = [0.6, 0.6, 0.9, 2, 2.2, 1.6, 1.5, 1.4, 1.2, 1.1, 0.7, 0.6] as const;
 /** By hour of the day. */
 const hourShare = [1, 0, 0, 0, 0, 1, 3, 12, 30, 40, 38, 30, 18, 26, 32, 28, 20, 8, 4, 3, 3, 2, 2, 1] as const;
-const stormShare = 0.04;
+const stormShare = 0.03;
+/** How many more call when a storm blows. */
+const stormTimes = 2.6;
+/** The launches are in April and May, and on Saturdays everybody wants a date at once, in the morning. */
+const springMonths: readonly number[] = [3, 4];
+const rushShare = 1.5;
+const rushHourShare = [...Array<number>(8).fill(0), 34, 36, 26, 20, 4, 3, 2] as const;
+/** When visitors from Quebec come. */
+const summerMonths: readonly number[] = [5, 6, 7, 8];
 
 type Chance = () => number;
 
+/** A line's calls, and what shapes them. */
+export interface CallsToMake {
+  /** What was on air on a day. */
+  readonly scriptOn: (day: string) => CallScript;
+  /** Of all callers, how many hang up while the greeting is said. */
+  readonly hangUpsOn: (day: string) => number;
+  readonly timeZone: TimeZone;
+  /** The moment before which they are. */
+  readonly beforeMs: number;
+  readonly days: number;
+  readonly name: string;
+  /** How many call, beside the boatyard's main line. */
+  readonly share: number;
+}
+
 /** Made-up calls to a line in the days before a moment: the same ones for the same moment. */
-export function makeCalls(script: CallScript, beforeMs: number, days: number, name: string, share = 1): MadeCall[] {
-  const timeZone = script.lines.find(({ id }) => id === script.lineId)?.timeZone ?? 'UTC';
+export function makeCalls(line: CallsToMake): MadeCall[] {
+  const { timeZone, beforeMs, days, name } = line;
   return Array.from({ length: days }, (_, index) => {
     const day = dayAt(beforeMs - (days - index) * dayMs, timeZone);
-    return callsOfDay(script, day, timeZone, chanceFrom(seedOf(name) + index * 7919), `${name}${index}`, share);
+    return callsOfDay(line, day, chanceFrom(seedOf(name) + index * 7919), `${name}${index}`);
   }).flat();
 }
 
@@ -54,29 +77,27 @@ function seedOf(name: string): number {
   return [...name].reduce((sum, letter) => sum * 31 + letter.charCodeAt(0), seed);
 }
 
-function callsOfDay(
-  script: CallScript,
-  day: string,
-  timeZone: TimeZone,
-  chance: Chance,
-  name: string,
-  share: number,
-): MadeCall[] {
+function callsOfDay(line: CallsToMake, day: string, chance: Chance, name: string): MadeCall[] {
+  const { timeZone, share } = line;
   const date = new Date(`${day}T12:00:00Z`);
   const isStorm = chance() < stormShare;
-  const usual = callsOnAWeekday * share * (weekdayShare[date.getUTCDay()] ?? 1) * (monthShare[date.getUTCMonth()] ?? 1);
-  const count = Math.round(usual * (0.75 + 0.5 * chance()) * (isStorm ? 1.8 : 1));
+  const isSpring = springMonths.includes(date.getUTCMonth());
+  const isRush = isSpring && date.getUTCDay() === 6;
+  const ofWeekday = isRush ? rushShare : (weekdayShare[date.getUTCDay()] ?? 1);
+  const usual = callsOnAWeekday * share * ofWeekday * (monthShare[date.getUTCMonth()] ?? 1);
+  const count = Math.round(usual * (0.75 + 0.5 * chance()) * (isStorm ? stormTimes : 1));
+  const mood = { isStorm, isRush, isSummer: summerMonths.includes(date.getUTCMonth()), hangUps: line.hangUpsOn(day) };
   const callers = Array.from({ length: count }, (_, index): SimulatedCaller => {
     const minutes = Math.floor(60 * chance());
-    const reading = `${day}T${String(hourOf(chance)).padStart(2, '0')}:${String(minutes).padStart(2, '0')}`;
+    const reading = `${day}T${String(hourOf(chance, isRush)).padStart(2, '0')}:${String(minutes).padStart(2, '0')}`;
     return {
       callId: callId.create(`${name}-${index}`),
       atMs: instantOf(reading, timeZone) + Math.floor(60_000 * chance()),
       callerNumber: numberOf(chance),
-      acts: actsOf(chance, isStorm),
+      acts: actsOf(chance, mood),
     };
   });
-  return heardCalls(script, callers, () => staffAct(chance));
+  return heardCalls(line.scriptOn(day), callers, () => staffAct(chance));
 }
 
 /** Runs the day's calls, which share the staff, and keeps what each heard and did. */
@@ -115,10 +136,11 @@ function timed(effect: CallEffect, atMs: number): TranscriptEntry[] {
   });
 }
 
-function hourOf(chance: Chance): number {
-  const all = hourShare.reduce<number>((sum, each) => sum + each, 0);
+function hourOf(chance: Chance, isRush: boolean): number {
+  const shares: readonly number[] = isRush ? rushHourShare : hourShare;
+  const all = shares.reduce((sum, each) => sum + each, 0);
   let left = chance() * all;
-  const hour = hourShare.findIndex((each) => (left -= each) < 0);
+  const hour = shares.findIndex((each) => (left -= each) < 0);
   return Math.max(0, hour);
 }
 
@@ -141,16 +163,36 @@ const choices: readonly (readonly [number, readonly Key[]])[] = [
   [12, ['0']],
   [7, ['4']],
   [5, ['5']],
+  [1, ['2', '9']],
+  [1, ['2', '1', '9']],
+  [1, ['2', '1', '2']],
   [1, ['*']],
   [9, []],
 ];
 
-/** Keys at a human pace, and patience that ends; some hang up in the long greeting. */
-function actsOf(chance: Chance, isStorm: boolean): CallerAct[] {
-  if (chance() < 0.09) return [{ type: 'hangUp', afterMs: 2000 + Math.round(18_000 * chance()) }];
+/** What a day is like. */
+interface Mood {
+  readonly isStorm: boolean;
+  readonly isRush: boolean;
+  readonly isSummer: boolean;
+  readonly hangUps: number;
+}
+
+const askForADate: readonly Key[] = ['2', '1', '1'];
+
+/** What somebody wants, on such a day. */
+function wantedOn(chance: Chance, { isStorm, isRush, isSummer }: Mood): readonly Key[] {
+  if (isStorm && chance() < 0.35) return ['*'];
+  if (isRush && chance() < 0.6) return askForADate;
+  if (isSummer && chance() < 0.04) return ['9'];
   let left = chance() * 100;
-  const chosen = choices.find(([share]) => (left -= share) < 0)?.[1] ?? [];
-  const keys: readonly Key[] = isStorm && chance() < 0.25 ? ['*'] : chosen;
+  return choices.find(([share]) => (left -= share) < 0)?.[1] ?? [];
+}
+
+/** Keys at a human pace, and patience that ends; some hang up in the long greeting. */
+function actsOf(chance: Chance, mood: Mood): CallerAct[] {
+  if (chance() < mood.hangUps) return [{ type: 'hangUp', afterMs: 2000 + Math.round(18_000 * chance()) }];
+  const keys = wantedOn(chance, mood);
   let afterMs = 4000 + 16_000 * chance();
   const presses = keys.map((key): CallerAct => {
     const press = { type: 'press' as const, key, afterMs: Math.round(afterMs) };

@@ -1,12 +1,13 @@
 import { joinPcm, phoneRateHz, writeWav } from '@locutor/core/audio';
 import { outcomeOf, spokenFacts, type CallScript } from '@locutor/core/call';
 import type { Box, CallerList, Contact, Group, Person, Queue, Tell } from '@locutor/core/directory';
-import { periodId, wallTime, weekdays, type Hours, type TimeZone, type WeekSpan } from '@locutor/core/hours';
-import type { Greeting, Line } from '@locutor/core/line';
+import { instantOf, periodId, wallTime, weekdays, type Hours, type TimeZone, type WeekSpan } from '@locutor/core/hours';
+import type { Attendant, Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
 import { CallLog } from '@locutor/server/callLog/callLog.service';
 import { CallCounting } from '@locutor/server/callLog/callCounting.service';
+import { DataSource } from 'typeorm';
 import { asker, type Ask } from './api';
 import { answeredByOf, makeCalls } from './calls';
 import { bodyOf, boxCodes, groups, launchLine } from './groups';
@@ -18,32 +19,83 @@ import { budget, ratesOf } from './rates';
 import { soundOf } from './sounds';
 import { boatyardAttendant, shedAttendant, type Cast } from './script';
 
+const zone: TimeZone = 'America/New_York';
+
 /** Makes the boatyard in an empty data folder, through the API that the application itself uses. */
 export async function makeDemo(dataDir: string): Promise<void> {
   const { app, stop, url } = await startServer({ dataDir, webDir: null, port: 0 });
   try {
     const ask = asker(url);
     await fill(ask, url);
-    await logCalls(ask, app.get(CallLog));
+    const aired = await airLongAgo(ask, app.get(DataSource));
+    await logCalls(ask, app.get(CallLog), aired);
     await app.get(CallCounting).count(false);
   } finally {
     await stop();
   }
 }
 
-const loggedDays = 365;
+/** When the versions went on air, in days before today; the second one in spring. */
+const firstAiredDays = 400;
 
-/** The call log of the last months, as if the line had been on air all the while. */
-async function logCalls(ask: Ask, log: CallLog): Promise<void> {
-  for (const line of await ask<(Line & { onAirVersionId: string })[]>('GET', '/api/lines')) {
+/** Puts back when versions went on air: long ago, and for the one with the shorter welcome, in spring. */
+async function airLongAgo(ask: Ask, database: DataSource): Promise<readonly AiredAt[]> {
+  const aired: AiredAt[] = [];
+  for (const { id } of await ask<Line[]>('GET', '/api/lines')) {
+    const versions = await ask<{ id: string; number: number }[]>('GET', `/api/lines/${id}/versions`);
+    const inOrder = [...versions].sort((one, other) => one.number - other.number);
+    for (const [index, version] of inOrder.entries()) {
+      const at = index === 0 ? Date.now() - firstAiredDays * 86_400_000 : lastSpring();
+      await database.query('UPDATE "airing" SET "at" = ? WHERE "versionId" = ?', [at, version.id]);
+      await database.query('UPDATE "version" SET "onAirAt" = ? WHERE "id" = ?', [at, version.id]);
+      aired.push({ lineId: id, versionId: version.id, at });
+    }
+  }
+  return aired;
+}
+
+interface AiredAt {
+  readonly lineId: Line['id'];
+  readonly versionId: string;
+  readonly at: number;
+}
+
+/** The last 20 April that is over, in the morning. */
+function lastSpring(): number {
+  const year = new Date().getFullYear();
+  const at = (of: number): number => instantOf(`${of}-04-20T07:00`, zone);
+  return at(year) < Date.now() ? at(year) : at(year - 1);
+}
+
+const loggedDays = 365;
+/** Of the callers of the long welcome more hung up in it than of the shorter one. */
+const hangUps = { before: 0.18, since: 0.08 } as const;
+
+/** The call log of the last year, each call under what was on air on its day. */
+async function logCalls(ask: Ask, log: CallLog, aired: readonly AiredAt[]): Promise<void> {
+  for (const line of await ask<Line[]>('GET', '/api/lines')) {
     const script = await ask<CallScript>('GET', `/api/lines/${line.id}/script?of=onAir`);
+    const versions = aired.filter(({ lineId }) => lineId === line.id);
+    const scripts = new Map<string, CallScript>();
+    for (const { versionId } of versions) {
+      const { attendant } = await ask<{ attendant: Attendant }>('GET', `/api/lines/${line.id}/versions/${versionId}`);
+      const lines = script.lines.map((each) => (each.id === line.id ? { ...each, attendant } : each));
+      scripts.set(versionId, { ...script, lines });
+    }
+    const versionOn = (atMs: number): string | undefined => versions.findLast(({ at }) => at <= atMs)?.versionId;
+    const noonOf = (day: string): number => instantOf(`${day}T12:00`, zone);
     const isMain = line.name === 'Larkspur Cove Boatyard';
-    const calls = makeCalls(script, Date.now(), loggedDays, isMain ? 'main' : 'shed', isMain ? 1 : 0.1);
+    const calls = makeCalls({
+      scriptOn: (day) => scripts.get(versionOn(noonOf(day)) ?? '') ?? script,
+      hangUpsOn: (day) => (isMain && noonOf(day) < lastSpring() ? hangUps.before : hangUps.since),
+      ...{ timeZone: zone, beforeMs: Date.now(), days: loggedDays },
+      ...{ name: isMain ? 'main' : 'shed', share: isMain ? 1 : 0.1 },
+    });
     for (const { id, callerNumber, startedAt, transcript } of calls) {
       log.put({
         id,
         lineId: line.id,
-        versionId: line.onAirVersionId,
+        versionId: (versionOn(startedAt) ?? null) as never,
         callerNumber,
         staffCaller: null,
         startedAt,
@@ -95,7 +147,7 @@ async function fill(ask: Ask, url: string): Promise<void> {
 /** What calls cost and may cost, and who gets a report each week. */
 async function setCost(ask: Ask, cast: Cast): Promise<void> {
   const { revision } = await ask<{ revision: number }>('GET', '/api/settings');
-  const today = wallTime('America/New_York' as TimeZone, Date.now()).day;
+  const today = wallTime(zone, Date.now()).day;
   const tell = [cast.person('Tamsin Okafor')];
   const report = { every: 'week', lineId: null, tell };
   await ask('PATCH', '/api/settings', { revision, rates: ratesOf(today), budget: { ...budget, tell }, report });
@@ -148,11 +200,12 @@ async function castOf(ask: Ask, line: Line): Promise<Cast> {
 async function completePeople(ask: Ask): Promise<void> {
   const people = await ask<(Person & { revision: number })[]>('GET', '/api/people');
   const dock = await ask<Hours>('POST', '/api/hours', fuelDockHours);
+  const yard = await ask<Hours>('POST', '/api/hours', yardHours);
   for (const { id, name, extension, revision } of people) {
     const mobile = mobiles[extension] ?? '';
     const desk = { type: 'desk', seconds: 12 };
     const phones = mobile ? [desk, { type: 'outside', number: mobile, seconds: 20, accept: true }] : [desk];
-    const hoursId = name === 'Tobias Ferreira' ? dock.id : null;
+    const hoursId = name === 'Tobias Ferreira' ? dock.id : weekdaysOnly.includes(name) ? yard.id : null;
     const saidAs = name === 'Wendell Achterberg' ? 'Wendell Ackter-berg' : '';
     const inDirectory = name !== 'Odile Farnsworth';
     await ask('PATCH', `/api/people/${id}`, {
@@ -172,6 +225,17 @@ const fuelDockHours = {
   name: 'Fuel dock',
   periods: [dockOpen],
   week: weekdays.map((day) => ({ periodId: dockOpen.id, day, startMin: 480, endMin: 1020 })),
+};
+
+/** On Saturdays Wendell alone minds the moorings and the launches. */
+const weekdaysOnly: readonly string[] = [
+  ...['Priya Castellanos', 'Bram Lindqvist', 'Mateo O’Dowd', 'Ingrid Vasquez-Thorne', 'Cormac Adeyemi'],
+];
+const yardAtWork = { id: periodId.create('yardAtWork'), name: 'At work' };
+const yardHours = {
+  name: 'Yard, weekdays',
+  periods: [yardAtWork],
+  week: weekdays.slice(0, 5).map((day) => ({ periodId: yardAtWork.id, day, startMin: 420, endMin: 1050 })),
 };
 
 function tellOf(name: BoxName, people: readonly Person[]): readonly Tell[] {

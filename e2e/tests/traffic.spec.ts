@@ -84,7 +84,7 @@ test('Traffic tells how long it takes until somebody answers, by group and hour,
 test('Traffic tells what callers press, sheet by sheet, and when in the words', async ({ page, server }) => {
   await page.goto(`${server.url}/traffic/pressed?span=last12Months`);
   const welcome = page.getByRole('region', { name: 'Welcome', exact: true });
-  await expect(welcome.getByText(/^The key pressed most is 1 \(moorings and dock space\), by \d\d%/)).toBeVisible();
+  await expect(welcome.getByText(/^The key pressed most is \d \([a-z, -]+\), by \d\d%/)).toBeVisible();
   const rows = welcome.getByRole('table').getByRole('row');
   // In the order of the sheet, also the keys that nobody pressed.
   await expect(rows.nth(1)).toContainText('moorings and dock space');
@@ -168,4 +168,34 @@ test('the log is narrowed by who was rung and what was pressed, from a figure or
   await expect.poll(number).toBeGreaterThan(hers);
   await page.getByLabel('Search calls').fill('priya');
   await expect(page.getByText(/^Answered by Priya/).first()).toBeVisible();
+});
+
+test('Today sets the day beside such days and leads to what is worth knowing', async ({ page, server }) => {
+  await page.goto(`${server.url}/today`);
+  await expect(page.getByText(/(so far today|Nobody has called today)/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Calls by hour today: / })).toBeVisible();
+  const list = page.getByRole('list', { name: 'Worth knowing' });
+  const unused = list
+    .getByRole('listitem')
+    .filter({ hasText: 'Nobody pressed 8 (to find somebody by name) in Welcome' });
+  await expect(unused).toBeVisible();
+  await unused.getByRole('link', { name: 'See what they press' }).click();
+  await expect(page.getByRole('table', { name: 'What callers did in Welcome' })).toBeVisible();
+});
+
+test('calls stand beside the keys of the script once that is wanted, and make the time map thick', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/script`);
+  await expect(page.getByText(/^\d+ · \d+%$/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Calls', exact: true }).click();
+  await expect(page.getByText(/^\d+ · \d+%$/).first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^\d+ · \d+%$/).first()).toBeVisible();
+  await page.goto(`${server.url}/time-map`);
+  const byCalls = page.getByRole('button', { name: 'Show calls' });
+  await byCalls.click();
+  await expect(byCalls).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('svg title', { hasText: /% of callers go this way\./ }).first()).toBeAttached();
 });

@@ -125,3 +125,4 @@ export {
   showMonthDay,
 } from './words/en';
 export { cutTimes, joinTimes, readDayTimes, showDayTimes, type DayTime, type DayTimesProblem } from './dayTimes';
+export { sayDays } from './words/days.en';

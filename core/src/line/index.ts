@@ -162,3 +162,4 @@ export {
   type TakeSays,
   type TakeUse,
 } from './take';
+export type { Unpressed } from './unpressed';

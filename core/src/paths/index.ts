@@ -20,3 +20,4 @@ export {
   differenceWords,
   staffWords,
 } from './words/en';
+export { wayShares } from './wayShares';

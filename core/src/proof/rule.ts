@@ -13,7 +13,19 @@ import type {
   QueueId,
 } from '../directory';
 import type { Hours, SpecialDateId } from '../hours';
-import type { Attendant, Edit, Greeting, GreetingId, Line, LineId, SheetId, Slot, TakeId, TakeSays } from '../line';
+import type {
+  Attendant,
+  Edit,
+  Greeting,
+  GreetingId,
+  Line,
+  LineId,
+  SheetId,
+  Slot,
+  TakeId,
+  TakeSays,
+  Unpressed,
+} from '../line';
 import { slotKey } from '../line';
 
 /** A recording as the proof knows it. */
@@ -60,6 +72,8 @@ export interface ProofSubject {
   readonly lines: readonly ProofLine[];
   /** Names of people who have left. */
   readonly leavers: readonly string[];
+  /** Keys of what is on air that nobody pressed for long; left out where no call is known. */
+  readonly unpressed?: Unpressed;
 }
 
 /** A fault stops going on air; a caution needs a yes; a tip can be silenced. */

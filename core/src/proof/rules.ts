@@ -57,6 +57,7 @@ import { specialWordsOld } from './rules/specialWordsOld';
 import { specialsOverlap } from './rules/specialsOverlap';
 import { tellNowhere } from './rules/tellNowhere';
 import { toDeleted } from './rules/toDeleted';
+import { unpressedKey } from './rules/unpressedKey';
 import { unreached } from './rules/unreached';
 import { wrongLanguage } from './rules/wrongLanguage';
 import { zeroUnused } from './rules/zeroUnused';
@@ -125,6 +126,7 @@ export const rules = [
   noHolidays,
   priceInWords,
   noEmergencyAddress,
+  unpressedKey,
 ] as const;
 
 export type RuleName = (typeof rules)[number]['name'];

@@ -373,6 +373,10 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     ],
     says: 'From Level 2 no key leads back.',
   },
+  unpressedKey: {
+    office: { unpressed: { days: 91, keys: [{ sheetId: welcomeId, key: '2' }] } },
+    says: 'Nobody pressed Key 2 of Welcome in three months.',
+  },
   manyOptions: { edits: manyKeys.slice(0, 2), says: 'Welcome reads out 6 options.' },
   deepMenu: {
     edits: [...under(3), onKey1({ type: 'goTo', sheetId: sheetId.create('level2') })],

@@ -68,3 +68,7 @@ export { workFigures, type RingSum, type WorkOf } from './staffing';
 export { describeWork } from './words/staffing.en';
 export { cameTo, changesBetween, type CameTo, type FateChange } from './came';
 export { describeCame, describeChange } from './words/came.en';
+export { leastUnpressedDays, mostUnpressedDays, unpressedKeys } from './unpressed';
+export { dayBeside, weeksBeside, type DayBeside, type DayHourSum } from './dayBeside';
+export { worthKnowing, type Recent, type Worth } from './worthKnowing';
+export { describeDay, describeWorth } from './words/today.en';

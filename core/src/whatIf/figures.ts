@@ -16,8 +16,9 @@ export interface Sums {
   gaveUpInQueue: number;
   gaveUpRinging: number;
   gaveUpInMenu: number;
-  /** Waits in queues, and how long they were, in ms. */
+  /** Waits in queues, how many were answered within those seconds of waiting, and how long they were, in ms. */
   waits: number;
+  waitedWithin: number;
   waitedMs: number;
 }
 
@@ -34,7 +35,7 @@ export interface RunSums {
 export function noSums(): Sums {
   return {
     ...{ calls: 0, reached: 0, within: 0, toPersonMs: 0, message: 0, missed: 0 },
-    ...{ gaveUpInQueue: 0, gaveUpRinging: 0, gaveUpInMenu: 0, waits: 0, waitedMs: 0 },
+    ...{ gaveUpInQueue: 0, gaveUpRinging: 0, gaveUpInMenu: 0, waits: 0, waitedWithin: 0, waitedMs: 0 },
   };
 }
 
@@ -100,8 +101,9 @@ function count(sums: Sums, { facts }: PlayedCall, withinMs: number): void {
   if (fate === 'message') sums.message += 1;
   if (outcome === 'missed') sums.missed += 1;
   if (outcome === 'gaveUpInQueue' || outcome === 'gaveUpRinging' || outcome === 'gaveUpInMenu') sums[outcome] += 1;
-  for (const { waitedMs } of waits) {
+  for (const { waitedMs, end } of waits) {
     sums.waits += 1;
+    if (end === 'answered' && waitedMs <= withinMs) sums.waitedWithin += 1;
     sums.waitedMs += waitedMs;
   }
 }

@@ -44,6 +44,8 @@ export interface PlanFigures {
   readonly within: Compared;
   /** Until somebody answered, in ms, on the average of those who were reached. */
   readonly toPersonMs: Compared;
+  /** Of those who waited in a queue, how many were answered within the seconds of waiting; null where nobody waits. */
+  readonly waitedWithin: Compared | null;
   /** In queues, in ms, on the average of those who waited; null where nobody does. */
   readonly waitedMs: Compared | null;
 }
@@ -187,6 +189,7 @@ function planFigures(before: readonly Sums[], after: readonly Sums[]): PlanFigur
     gaveUp: share(({ gaveUpInQueue, gaveUpRinging, gaveUpInMenu }) => gaveUpInQueue + gaveUpRinging + gaveUpInMenu),
     within: of(({ within, reached }) => ratio(within, reached)),
     toPersonMs: of(({ toPersonMs, reached }) => ratio(toPersonMs, reached)),
+    waitedWithin: waits ? of(({ waitedWithin, waits: count }) => ratio(waitedWithin, count)) : null,
     waitedMs: waits ? of(({ waitedMs, waits: count }) => ratio(waitedMs, count)) : null,
   };
 }

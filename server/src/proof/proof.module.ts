@@ -18,6 +18,7 @@ import { AcceptedEntity } from './accepted.entity';
 import { AcceptDto } from './proof.dto';
 import { ProofService, type ToldFinding } from './proof.service';
 import { SettingsModule } from '../settings/settings.module';
+import { TrafficModule } from '../traffic/traffic.module';
 import { SubjectsService } from './subjects.service';
 
 @ApiTags('Proof')
@@ -80,6 +81,7 @@ class LeaversController {
     CallerListsModule,
     TakesModule,
     SettingsModule,
+    TrafficModule,
   ],
   controllers: [ProofController, LeaversController],
   providers: [ProofService, SubjectsService],

@@ -2,6 +2,8 @@ import { Injectable } from '@nestjs/common';
 import { dayAt } from '@locutor/core/hours';
 import type { Attendant, Greeting, LineId } from '@locutor/core/line';
 import type { ProofLine, ProofSubject } from '@locutor/core/proof';
+
+import type { Unpressed } from '@locutor/core/line';
 import { DataSource, IsNull, Not } from 'typeorm';
 import { BoxesService } from '../boxes/boxes.service';
 import { CallerListsService } from '../callerLists/callerLists.service';
@@ -17,11 +19,17 @@ import { PeopleService } from '../people/people.service';
 import { QueuesService } from '../queues/queues.service';
 import { SettingsService } from '../settings/settings.service';
 import { TakesService } from '../takes/takes.service';
+import { Clock } from '../clock/clock';
+import { TrafficService } from '../traffic/traffic.service';
 import { VersionEntity } from '../versions/version.entity';
+
+const keepMs = 600_000;
 
 /** Gathers everything that the proof of an attendant reads, as it is now. */
 @Injectable()
 export class SubjectsService {
+  private readonly known = new Map<string, { readonly is: Unpressed; readonly atMs: number }>();
+
   constructor(
     private readonly database: DataSource,
     private readonly lines: LinesService,
@@ -35,6 +43,8 @@ export class SubjectsService {
     private readonly callerLists: CallerListsService,
     private readonly takes: TakesService,
     private readonly settings: SettingsService,
+    private readonly traffic: TrafficService,
+    private readonly clock: Clock,
   ) {}
 
   /** `ownGreetings` are those that a version has kept, in place of the library's. */
@@ -71,7 +81,19 @@ export class SubjectsService {
       takes,
       lines,
       leavers,
+      unpressed: await this.unpressed(line),
     };
+  }
+
+  /** The same for a while: it takes counting, and changes by the day. */
+  private async unpressed({ id: lineId, onAirVersionId }: LineEntity): Promise<Unpressed> {
+    const key = `${lineId} ${onAirVersionId}`;
+    const nowMs = this.clock.elapsedMs();
+    const known = this.known.get(key);
+    if (known && nowMs - known.atMs < keepMs) return known.is;
+    const is = await this.traffic.unpressed(lineId);
+    this.known.set(key, { is, atMs: nowMs });
+    return is;
   }
 
   /** The names of people who were in the directory. */

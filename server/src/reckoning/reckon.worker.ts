@@ -12,6 +12,7 @@ import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
+import { todaySums, unpressedOf } from './todaySums';
 import { answeredOf, pressedOf, whenSums, workOf } from './trafficSums';
 import { tryOut } from './tryOut';
 import { zipped } from './zipped';
@@ -43,6 +44,10 @@ export default function work(task: Task): unknown {
       return workOf(task.from.database, task.from.span);
     case 'cost':
       return costOf(task.from);
+    case 'unpressed':
+      return unpressedOf(task.from);
+    case 'today':
+      return todaySums(task.from);
     case 'callers':
       return callersOf(task.from.database, task.from.span);
     case 'quietest': {

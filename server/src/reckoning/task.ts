@@ -7,8 +7,10 @@ import type { Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
 import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { Unpressed } from '@locutor/core/line';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import type { Spoken, Tracks } from './spoken';
+import type { TodayAsked, TodaySums, UnpressedAsked } from './todaySums';
 import type { Summed } from './trafficSums';
 import type { TrialDto } from '../trials/trial.dto';
 
@@ -89,6 +91,16 @@ export interface Reckonings {
       readonly now: { readonly day: number; readonly minute: number };
     };
     readonly to: Cost;
+  };
+  /** Keys of a version that nobody pressed in a span of so many days. */
+  readonly unpressed: {
+    readonly from: UnpressedAsked;
+    readonly to: Unpressed;
+  };
+  /** The day so far, such days before it, and the last four weeks beside the four before. */
+  readonly today: {
+    readonly from: TodayAsked;
+    readonly to: TodaySums;
   };
   /** What callers did, one by one. */
   readonly callers: {

@@ -22,3 +22,9 @@ export class AnsweredQuery extends SpanQuery {
   @WholeField({ name: 'How many seconds callers may wait', least: 1, most: 600, optional: true })
   within?: number;
 }
+
+/** Of which line. */
+export class LineQuery {
+  @PatternField({ pattern: lineId.pattern, says: 'Say which line by its id.' })
+  lineId: LineId;
+}

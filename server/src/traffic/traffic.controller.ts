@@ -1,10 +1,12 @@
 import { Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { Unpressed } from '@locutor/core/line';
 import type { Cost } from '@locutor/core/cost';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import { CallCounting } from '../callLog/callCounting.service';
-import { AnsweredQuery, SpanQuery } from './span.dto';
+import type { TodaySums } from '../reckoning/todaySums';
+import { AnsweredQuery, LineQuery, SpanQuery } from './span.dto';
 import { TrafficService } from './traffic.service';
 
 @ApiTags('Traffic')
@@ -49,6 +51,18 @@ export class TrafficController {
   @Get('cost')
   async cost(@Query() span: SpanQuery): Promise<{ readonly cost: Cost | null }> {
     return { cost: await this.traffic.cost(span) };
+  }
+
+  /** The day so far of a line, beside such days, and the last four weeks beside the four before. */
+  @Get('today')
+  today(@Query() { lineId }: LineQuery): Promise<TodaySums> {
+    return this.traffic.today(lineId);
+  }
+
+  /** Keys of what is on air that nobody pressed for long. */
+  @Get('unpressed')
+  unpressed(@Query() { lineId }: LineQuery): Promise<Unpressed> {
+    return this.traffic.unpressed(lineId);
   }
 
   /** How many calls are still to be counted: few, but after an upgrade. */

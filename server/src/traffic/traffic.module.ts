@@ -13,5 +13,6 @@ import { TrafficService } from './traffic.service';
   imports: [CallLogModule, GroupsModule, LinesModule, OutboxModule, SettingsModule],
   controllers: [TrafficController],
   providers: [TrafficService, TrafficMails, BudgetWatch],
+  exports: [TrafficService],
 })
 export class TrafficModule {}

@@ -1,7 +1,16 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { readDate, wallTime } from '@locutor/core/hours';
-import type { AnsweredFigures, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
+import type { LineId } from '@locutor/core/line';
+import {
+  leastUnpressedDays,
+  mostUnpressedDays,
+  type AnsweredFigures,
+  type RingSum,
+  type SheetPresses,
+  type WhenSums,
+} from '@locutor/core/traffic';
+import type { Unpressed } from '@locutor/core/line';
 import type { Cost } from '@locutor/core/cost';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import { DataSource } from 'typeorm';
@@ -11,8 +20,10 @@ import { GroupsService } from '../groups/groups.service';
 import { LinesService } from '../lines/lines.service';
 import { invalid } from '../problems/problem';
 import { Reckoning } from '../reckoning/reckoning.module';
+import type { TodaySums } from '../reckoning/todaySums';
 import type { Summed } from '../reckoning/trafficSums';
 import { SettingsService } from '../settings/settings.service';
+import { AiringEntity } from '../versions/airing.entity';
 import type { AnsweredQuery, SpanQuery } from './span.dto';
 
 /** In how many seconds offices want to answer, most of them. */
@@ -61,6 +72,38 @@ export class TrafficService {
     const span = spanOf(query);
     await this.counting.upToNow();
     return this.reckoning.of('callers', { database: this.database, span });
+  }
+
+  /** The day so far, and the last four weeks, of a line. */
+  async today(lineId: LineId): Promise<TodaySums> {
+    const { day, minute } = await this.now(lineId);
+    await this.counting.upToNow();
+    const from = { database: this.database, lineId, today: day, minute: Math.floor(minute) };
+    return this.reckoning.of('today', from);
+  }
+
+  /** Keys of what is on air that nobody pressed since it went there, or in three months; nothing where nothing is on air. */
+  async unpressed(lineId: LineId): Promise<Unpressed> {
+    const { onAirVersionId, timeZone } = await this.lines.get(lineId);
+    const none = { days: 0, keys: [] };
+    if (!onAirVersionId) return none;
+    const airing = await this.connection
+      .getRepository(AiringEntity)
+      .findOne({ where: { versionId: onAirVersionId }, order: { at: 'DESC' } });
+    if (!airing) return none;
+    const { day } = await this.now(lineId);
+    // Of today it is not known yet who will press what.
+    const from = Math.max(wallTime(timeZone, airing.at).day + 1, day - mostUnpressedDays);
+    const days = Math.max(0, day - from);
+    if (days < leastUnpressedDays) return { days, keys: [] };
+    await this.counting.upToNow();
+    const span = { lineId, from, to: day - 1 };
+    return this.reckoning.of('unpressed', { database: this.database, span, versionId: onAirVersionId, days });
+  }
+
+  private async now(lineId: LineId): Promise<{ readonly day: number; readonly minute: number }> {
+    const { timeZone } = await this.lines.get(lineId);
+    return wallTime(timeZone, this.clock.now());
   }
 
   /** What calls cost; null while no rate card is typed in. */

@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import type { TranscriptEntry } from '@locutor/core/call';
-import { instantOf, readDate, weekdayOf } from '@locutor/core/hours';
+import { instantOf, readDate, showDate, wallTime, weekdayOf } from '@locutor/core/hours';
 import type { LineId } from '@locutor/core/line';
 import type { WhenSums } from '@locutor/core/traffic';
 import type { CallEntity } from '../callLog/call.entity';
@@ -283,4 +283,46 @@ describe('the calls behind a figure', () => {
     'refuse %s in words',
     async (query) => expect((await server.ask('get', `/api/calls?${query}`)).status).toBe(422),
   );
+});
+
+describe('what Today tells of traffic', () => {
+  const ask = async (query: string) => {
+    const { status, body } = await server.ask('get', `/api/traffic/today?${query}`);
+    expect(status).toBe(200);
+    return body;
+  };
+
+  it('is the day so far by the line’s clock, such days before it, and the weeks that are over', async () => {
+    const { day, minute } = wallTime(zone, server.clock.now());
+    const at = (days: number, time: string) => `${showDate(day - days)}T${time}`;
+    const hour = String(Math.floor(minute / 60)).padStart(2, '0');
+    await keep(
+      callAt('today', at(0, '00:01')),
+      callAt('later', at(7, '23:59')),
+      callAt('sooner', at(7, '00:00'), 'gaveUp'),
+      callAt('other', at(6, '00:01')),
+      callAt('old', at(40, `${hour}:00`)),
+    );
+    const { days, firstDay, recent } = await ask(`lineId=${line}`);
+    expect(firstDay).toBe(day - 40);
+    const rows = days.map((each: { day: number; hour: number; calls: number; byNow: number }) => [
+      ...[day - each.day, each.hour, each.calls, each.byNow],
+    ]);
+    expect(rows).toEqual([
+      [7, 0, 1, 1],
+      [7, 23, 1, 0],
+      [0, 0, 1, 1],
+    ]);
+    expect(recent.span).toEqual({ from: day - 28, to: day - 1 });
+    expect(recent.recent.byDay.map((each: { day: number }) => day - each.day)).toEqual([7, 7, 6]);
+    expect(recent.before.byDay.map((each: { day: number }) => day - each.day)).toEqual([40]);
+    expect((await server.ask('get', '/api/traffic/today?lineId=no')).status).toBe(422);
+    expect((await server.ask('get', '/api/traffic/today?lineId=line:gone')).status).toBe(404);
+  });
+
+  it('has keys that nobody pressed only once something was on air for weeks', async () => {
+    const unpressed = async () => (await server.ask('get', `/api/traffic/unpressed?lineId=${line}`)).body;
+    expect(await unpressed()).toEqual({ days: 0, keys: [] });
+    expect((await server.ask('get', '/api/traffic/uncounted')).body).toEqual({ left: 0 });
+  });
 });

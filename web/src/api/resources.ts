@@ -17,13 +17,16 @@ import type { Rehearsal } from '@locutor/core/rehearsals';
 import type { Budget, Cost, Rates } from '@locutor/core/cost';
 import type {
   AnsweredFigures,
+  DayHourSum,
   QuietHours,
+  Recent,
   ReportPlan,
   RingSum,
   SavedSpan,
   SheetPresses,
   WhenSums,
 } from '@locutor/core/traffic';
+import type { Unpressed } from '@locutor/core/line';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import { useMemo } from 'react';
@@ -182,6 +185,14 @@ export interface Settings extends Revised {
   readonly report: ReportPlan;
 }
 
+/** What Today tells of traffic. */
+export interface TodayTraffic {
+  readonly days: readonly DayHourSum[];
+  /** The first day of the log; null where it is empty. */
+  readonly firstDay: number | null;
+  readonly recent: Recent;
+}
+
 /** What is kept, and what room there is for more. */
 export interface Storage {
   readonly folder: string;
@@ -256,6 +267,12 @@ export const useWork = (asked: CallsWanted) =>
   useSWR<readonly RingSum[], Error>(`/api/traffic/work?${new URLSearchParams(asked).toString()}`, api, {
     keepPreviousData: true,
   });
+/** The day so far of a line, and its last four weeks. */
+export const useTraffic = (lineId: LineId) =>
+  useSWR<TodayTraffic, Error>(`/api/traffic/today?lineId=${lineId}`, api, { refreshInterval: 300_000 });
+/** Keys of what is on air that nobody pressed for long; undefined until that is known. */
+export const useUnpressed = (lineId: LineId) =>
+  useSWR<Unpressed, Error>(`/api/traffic/unpressed?lineId=${lineId}`, api, { revalidateOnFocus: false }).data;
 /** How many calls are still to be counted. */
 export const useUncounted = () =>
   useSWR<{ readonly left: number }, Error>('/api/traffic/uncounted', api, { refreshInterval: 1500 });

@@ -18,6 +18,7 @@ import {
   useOnAir,
   useServerScript,
   useSettings,
+  useUnpressed,
 } from '../api/resources';
 import { useNow } from '../parts/useNow';
 import { useTakes } from '../takes/useTakes';
@@ -35,13 +36,26 @@ export function useFindings(): readonly Finding[] {
   const leavers = useLeavers();
   const outgoing = useSettings().data?.outgoing ?? usualOutgoing;
   const lines = useProofLines();
+  const unpressed = useUnpressed(line.id);
   const today = dayAt(useNow(60_000), line.timeZone);
   return useMemo(
     () =>
       allHours && lines
-        ? readOnce({ attendant, line, hours, allHours, today, takes, leavers, outgoing, ...directory, lines })
+        ? readOnce({
+            attendant,
+            line,
+            hours,
+            allHours,
+            today,
+            takes,
+            leavers,
+            outgoing,
+            ...directory,
+            lines,
+            ...(unpressed && { unpressed }),
+          })
         : none,
-    [attendant, line, today, hours, allHours, takes, leavers, outgoing, directory, lines],
+    [attendant, line, today, hours, allHours, takes, leavers, outgoing, directory, lines, unpressed],
   );
 }
 

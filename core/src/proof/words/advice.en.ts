@@ -57,6 +57,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   saidInOtherOrder: 'Put the keys in the same order.',
   zeroUnused: 'Let 0 reach a person.',
   noWayBack: 'Add a key that goes back.',
+  unpressedKey: 'Leave it out, or do not read it out; see in Traffic what callers press.',
   manyOptions: 'Aim for five: put rare ones into a further menu.',
   deepMenu: 'Bring it closer to the first menu.',
   longReadOut: 'Shorten the words, or read out fewer options.',

@@ -70,6 +70,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
     `${where} says its keys in the order ${said}; on the sheet they stand ${rows}.`,
   zeroUnused: (where) => `In ${where}, 0 does nothing.`,
   noWayBack: (where) => `From ${where} no key leads back.`,
+  unpressedKey: (where, { time }) => `Nobody pressed ${where} in ${time}.`,
   manyOptions: (where, { count }) => `${where} reads out ${count} options.`,
   deepMenu: (where, { level }) => `${where} is the menu number ${level} on the way to it.`,
   longReadOut: (where, { seconds }) => `${where} takes ${seconds} s to say.`,

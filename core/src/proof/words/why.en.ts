@@ -55,6 +55,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   saidInOtherOrder: 'Nothing, for a caller; whoever changes a key mistakes one for the other.',
   zeroUnused: 'Many callers press 0 by habit when they want a person.',
   noWayBack: 'Who chose the wrong key has to ring again.',
+  unpressedKey: 'Everybody hears it read out, and waits for what they want.',
   manyOptions: 'By the sixth option most have forgotten the first.',
   deepMenu: 'After three menus many give up.',
   longReadOut: 'Callers listen for about 20 seconds before they press something or hang up.',

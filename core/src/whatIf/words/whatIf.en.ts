@@ -80,11 +80,21 @@ export function describeTried(tried: Tried, plan: string, only: Weekday | null, 
   return `${plan}, ${what}${when}; ${costSaid(tried, currency)}.`;
 }
 
-function withinSaid({ within }: PlanFigures, withinS: number): readonly string[] {
-  if (!isSure(within)) return [];
-  const [was, is] = [inTenths(within.before.mean), inTenths(within.after.mean)];
-  const [wasShare, isShare] = was === is ? [percent(within.before.mean), percent(within.after.mean)] : [was, is];
-  return [`${isShare} of those who reach somebody do so within ${withinS} s instead of ${wasShare}`];
+/** How soon callers are answered: those who wait in a queue first, whom most plans are for. */
+function withinSaid({ within, waitedWithin }: PlanFigures, withinS: number): readonly string[] {
+  if (waitedWithin && isSure(waitedWithin)) {
+    const [was, is] = instead(waitedWithin);
+    return [`${is} of those who wait in a queue are answered within ${withinS} s instead of ${was}`];
+  }
+  if (!isSure(within) || Math.abs(within.change.mean) < 0.02) return [];
+  const [was, is] = instead(within);
+  return [`${is} of those who reach somebody do so within ${withinS} s instead of ${was}`];
+}
+
+/** In tenths, where those differ; else in percent. */
+function instead({ before, after }: Compared): readonly [string, string] {
+  const [was, is] = [inTenths(before.mean), inTenths(after.mean)];
+  return was === is ? [percent(before.mean), percent(after.mean)] : [was, is];
 }
 
 function sharesSaid({ reached, message }: PlanFigures): readonly string[] {

@@ -3,6 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { keys, longestLabel, type Key, type Option, type SheetId, type VoiceId } from '@locutor/core/line';
 import { phrasesOf } from '@locutor/core/speech';
+import { percent } from '@locutor/core/traffic';
 import { ArrowDown, ArrowUp, CopyPlus, Eye, EyeOff, GripVertical, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { useDraftTools } from '../../draft/DraftProvider';
@@ -22,13 +23,16 @@ interface Props {
   readonly free: Key | undefined;
   /** The voice of the menu, whose language the option is read out in. */
   readonly voice: VoiceId;
+  /** How many callers pressed it in the last four weeks, of so many who came here; undefined where that is not shown. */
+  readonly calls?: number | undefined;
+  readonly visits?: number | undefined;
 }
 
 const keyChoices = keys.map((each) => ({ value: each, label: each }));
 
 /** One key: what is said for it, and what it does. */
 export const KeyRow = memo(function KeyRow(props: Props) {
-  const { sheetId, option, index, voice } = props;
+  const { sheetId, option, index, voice, calls, visits } = props;
   const { edit } = useDraftTools();
   const { key, label, readOut } = option;
   const around = wordsAround(option, voice);
@@ -107,9 +111,21 @@ export const KeyRow = memo(function KeyRow(props: Props) {
         <Box gridArea="path">
           <PathSentence slot={{ type: 'key', sheetId, key }} path={option.path} of={`key ${key}`} />
         </Box>
-        <Box gridArea="buttons">
+        <Flex gridArea="buttons" align="center">
+          {calls !== undefined && visits !== undefined && (
+            <Text
+              color="quiet"
+              fontSize="12.5px"
+              fontFamily="mono"
+              whiteSpace="nowrap"
+              mr="2"
+              title={`${calls} of ${visits} callers pressed ${key} in the last four weeks`}
+            >
+              {calls.toLocaleString()} · {percent(calls, visits)}
+            </Text>
+          )}
           <KeyButtons {...props} />
-        </Box>
+        </Flex>
       </Grid>
     </Flex>
   );

@@ -10,7 +10,7 @@ import {
 } from '@locutor/core/line';
 import type { Finding } from '@locutor/core/proof';
 import { sheetSentences } from '@locutor/core/speech';
-import { Plus } from 'lucide-react';
+import { ChartBar, Plus } from 'lucide-react';
 import { memo, useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
@@ -32,6 +32,8 @@ import { nextFreeKey } from './nextFreeKey';
 import { ReadOutLength } from './ReadOutLength';
 import { SheetName } from './SheetName';
 import { SheetVoice } from './SheetVoice';
+import { useRecentPresses } from '../../api/useRecentPresses';
+import { useCallsShown } from './useCallsShown';
 import { useAddKey } from './useAddKey';
 import { useKeyDown } from '../../parts/useKeyDown';
 
@@ -45,6 +47,10 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
   const addKey = useAddKey(menu.id);
   const free = nextFreeKey(menu);
   useKeyJumps(menu, listens);
+  const [isShown, setShown] = useCallsShown();
+  const presses = useRecentPresses(isShown)?.find(({ sheetId }) => sheetId === menu.id);
+  const callsOf = (key: string): number | undefined =>
+    isShown && presses ? (presses.choices.find(({ choice }) => choice === key)?.visits ?? 0) : undefined;
   const facts = useSpokenFacts();
   const sentences = sheetSentences(menu, voice, facts);
   const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
@@ -53,6 +59,7 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
     <WithNotes>
       <Box px="6" pb="10" maxW="1020px">
         <SheetName sheet={menu}>
+          <CallsSwitch isShown={isShown} visits={presses?.visits} onChange={setShown} />
           <ReadOutLength sentences={sentences} />
           <Listen sentences={sentences} />
         </SheetName>
@@ -85,6 +92,8 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
                 count={menu.options.length}
                 free={free}
                 voice={menu.voice ?? voice}
+                calls={callsOf(option.key)}
+                visits={presses?.visits}
               />
             </Noted>
           ))}
@@ -116,6 +125,29 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
         </Noted>
       </Box>
     </WithNotes>
+  );
+}
+
+interface CallsSwitchProps {
+  readonly isShown: boolean;
+  /** How many callers came here; undefined while that is not known, or nobody did. */
+  readonly visits: number | undefined;
+  readonly onChange: (isShown: boolean) => void;
+}
+
+/** Shows beside each key how many callers pressed it. */
+function CallsSwitch({ isShown, visits, onChange }: CallsSwitchProps) {
+  return (
+    <Button
+      size="xs"
+      variant={isShown ? 'subtle' : 'ghost'}
+      aria-pressed={isShown}
+      title="How many callers pressed each key in the last four weeks"
+      onClick={() => onChange(!isShown)}
+    >
+      <ChartBar size={13} aria-hidden />
+      {isShown ? `${(visits ?? 0).toLocaleString()} callers in 4 weeks` : 'Calls'}
+    </Button>
   );
 }
 

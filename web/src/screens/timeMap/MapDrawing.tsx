@@ -7,6 +7,7 @@ import {
   type Row,
   type TimeMapLayout,
 } from '@locutor/core/paths';
+import { percent } from '@locutor/core/traffic';
 import { memo } from 'react';
 import { showLength } from '../../parts/time';
 import type { MapColours } from './colours';
@@ -27,6 +28,8 @@ interface Props {
   readonly colours: MapColours;
   /** Only some of the rows, as on one printed page; all when not given. */
   readonly rows?: readonly Row[];
+  /** Which part of all callers goes each way; the more, the thicker it is drawn. All alike when not given. */
+  readonly shares?: ReadonlyMap<number, number> | undefined;
   /** Which row is marked. */
   readonly marked?: number;
   readonly onRow?: (row: Row) => void;
@@ -63,7 +66,18 @@ export const MapDrawing = memo(function MapDrawing(props: Props) {
           .map((row) => (
             <rect key="marked" x={0} y={row.y} width={layout.width} height={rowPx} fill={colours.sunk} />
           ))}
-        {rows.map((row) => row.from && <Branch key={row.way.index} row={row} top={top} colours={colours} />)}
+        {rows.map(
+          (row) =>
+            row.from && (
+              <Branch
+                key={row.way.index}
+                row={row}
+                top={top}
+                colours={colours}
+                share={props.shares?.get(row.way.index)}
+              />
+            ),
+        )}
         {rows.map((row) => (
           <RowDrawing key={row.way.index} {...props} row={row} />
         ))}
@@ -72,8 +86,15 @@ export const MapDrawing = memo(function MapDrawing(props: Props) {
   );
 });
 
+interface BranchProps {
+  readonly row: Row;
+  readonly top: number;
+  readonly colours: MapColours;
+  readonly share: number | undefined;
+}
+
 /** From where a key was heard down to what it leads to; drawn under everything else. */
-function Branch({ row, top, colours }: { row: Row; top: number; colours: MapColours }) {
+function Branch({ row, top, colours, share = 0 }: BranchProps) {
   if (!row.from) return null;
   const fromY = Math.max(row.from.y + rowPx / 2 + blockPx / 2, top);
   return (
@@ -81,19 +102,21 @@ function Branch({ row, top, colours }: { row: Row; top: number; colours: MapColo
       d={`M ${row.from.x} ${fromY} V ${row.y + rowPx / 2} H ${row.x}`}
       fill="none"
       stroke={colours.line}
-      strokeWidth={1}
+      strokeWidth={1 + 7 * share}
     />
   );
 }
 
-function RowDrawing({ row, attendant, names, colours, onRow }: Props & { row: Row }) {
+function RowDrawing({ row, attendant, names, colours, shares, onRow }: Props & { row: Row }) {
+  const share = shares?.get(row.way.index);
+  const thick = shares ? thickness(share) : blockPx;
   const middle = row.y + rowPx / 2;
   return (
     <g onClick={onRow && (() => onRow(row))} style={onRow ? { cursor: 'pointer' } : undefined}>
-      <title>{rowTitle(row, attendant, names)}</title>
+      <title>{`${rowTitle(row, attendant, names)}${share === undefined ? '' : ` ${percent(share, 1)} of callers go this way.`}`}</title>
       <rect x={0} y={row.y} width={Math.max(row.endX, row.x) + 190} height={rowPx} fill="transparent" />
       {row.blocks.map((block, index) => (
-        <BlockDrawing key={index} block={block} y={row.y} names={names} colours={colours} />
+        <BlockDrawing key={index} block={block} y={row.y} thick={thick} names={names} colours={colours} />
       ))}
       {row.way.end.type !== 'menu' && (
         <text
@@ -109,10 +132,26 @@ function RowDrawing({ row, attendant, names, colours, onRow }: Props & { row: Ro
   );
 }
 
-function BlockDrawing({ block, y, names, colours }: { block: Block; y: number; names: Names; colours: MapColours }) {
+interface BlockProps {
+  readonly block: Block;
+  readonly y: number;
+  readonly thick: number;
+  readonly names: Names;
+  readonly colours: MapColours;
+}
+
+/** Thinner than this there is no room for words. */
+const leastForWords = 14;
+
+/** How thick a way is drawn that such a part of all callers goes; one of which nothing is known as thin as one nobody goes. */
+function thickness(share = 0): number {
+  return Math.round(3 + 21 * Math.sqrt(share));
+}
+
+function BlockDrawing({ block, y, thick, names, colours }: BlockProps) {
   const { type, x, stretch } = block;
   const width = Math.max(1.5, block.width);
-  const top = y + (rowPx - blockPx) / 2;
+  const top = y + (rowPx - thick) / 2;
   const look = lookOf(type, colours);
   const text = describeStretch(stretch, names);
   const room = Math.floor((width - 8) / (type === 'words' ? 5.4 : 6.2));
@@ -122,16 +161,16 @@ function BlockDrawing({ block, y, names, colours }: { block: Block; y: number; n
         x={x}
         y={top}
         width={width}
-        height={blockPx}
+        height={thick}
         rx={2}
         fill={look.fill}
         stroke={look.stroke}
         strokeDasharray={look.dash}
       />
-      {(room > 2 || (type === 'option' && width >= 9)) && (
+      {thick >= leastForWords && (room > 2 || (type === 'option' && width >= 9)) && (
         <text
           x={x + (type === 'option' ? Math.min(4, (width - 7) / 2) : 4)}
-          y={top + 13}
+          y={y + rowPx / 2 + 4}
           style={{ fontFamily: type === 'words' ? serif : type === 'option' ? mono : sans, fontSize: 11.5 }}
           fill={look.text}
         >

@@ -1,10 +1,11 @@
 import { Box, Button, Flex, Input, Menu, Portal, Text } from '@chakra-ui/react';
-import { findWays, layOut, summaryOf, type Row, type Way } from '@locutor/core/paths';
+import { findWays, layOut, summaryOf, wayShares, type Row, type Way } from '@locutor/core/paths';
 import { expectedMs, type Sentence } from '@locutor/core/speech';
-import { Download, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
+import { ChartBar, Download, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState, type PointerEvent, type RefObject } from 'react';
 import { useNavigate } from 'react-router';
 import { useGreetings } from '../../api/resources';
+import { useRecentPresses } from '../../api/useRecentPresses';
 import { useDraft } from '../../draft/DraftProvider';
 import { callMoments, momentMs } from '../../handset/callMoments';
 import { nothingKept, useCallScript } from '../../handset/useCallScript';
@@ -42,6 +43,12 @@ export default function TimeMap() {
     () => layOut(found.ways, { pxPerSecond: zoom, rowPx, leftPx: 24, endPx: 190 }),
     [found.ways, zoom],
   );
+  const [isByCalls, setByCalls] = useState(false);
+  const pressed = useRecentPresses(isByCalls);
+  const shares = useMemo(
+    () => (isByCalls && pressed ? wayShares(found.ways, pressed) : undefined),
+    [isByCalls, pressed, found.ways],
+  );
   const [paper, setPaper] = useState<Paper | null>(null);
   const donePrinting = useCallback(() => setPaper(null), []);
   const title = `Time map of ${line.name}: ${moment.name}`;
@@ -49,7 +56,7 @@ export default function TimeMap() {
     const next = by === 1 ? zooms.find((each) => each > zoom) : zooms.findLast((each) => each < zoom);
     if (next) setZoom(next);
   };
-  const picture = { layout, attendant, names, title };
+  const picture = { layout, attendant, names, title, shares };
   return (
     <Flex direction="column" h="100%" minH="0">
       <Flex align="center" gap="2" px="6" pt="4" pb="1" wrap="wrap">
@@ -57,6 +64,16 @@ export default function TimeMap() {
           Time map
         </Text>
         {moment.control}
+        <Button
+          size="xs"
+          variant={isByCalls ? 'subtle' : 'outline'}
+          bg={isByCalls ? undefined : 'sheet'}
+          aria-pressed={isByCalls}
+          title="The more callers went a way in the last four weeks, the thicker it is drawn"
+          onClick={() => setByCalls(!isByCalls)}
+        >
+          <ChartBar size={13} aria-hidden /> Show calls
+        </Button>
         <Flex ml="auto" gap="1">
           <Button
             size="xs"
@@ -89,7 +106,7 @@ export default function TimeMap() {
         </Flex>
       </Flex>
       <Summary ways={found.ways} isCut={found.isCut} left={lengths.left} />
-      <MapView frame={frame} layout={layout} onZoom={stepZoom} onFit={() => setZoom(null)} />
+      <MapView frame={frame} layout={layout} shares={shares} onZoom={stepZoom} onFit={() => setZoom(null)} />
       {paper && (
         <PrintSheets
           paper={paper}
@@ -186,12 +203,13 @@ function Summary({
 interface ViewProps {
   readonly frame: RefObject<HTMLDivElement | null>;
   readonly layout: ReturnType<typeof layOut>;
+  readonly shares: ReadonlyMap<number, number> | undefined;
   readonly onZoom: (by: 1 | -1) => void;
   readonly onFit: () => void;
 }
 
 /** The drawing, with names that stay at the left; arrows go through the ways, Enter opens the one that is marked. */
-function MapView({ frame, layout, onZoom, onFit }: ViewProps) {
+function MapView({ frame, layout, shares, onZoom, onFit }: ViewProps) {
   const { attendant, names } = useDraft();
   const navigate = useNavigate();
   const [marked, setMarked] = useState(0);
@@ -260,6 +278,7 @@ function MapView({ frame, layout, onZoom, onFit }: ViewProps) {
           <svg width={layout.width} height={height} role="presentation" style={{ flexShrink: 0 }}>
             <MapDrawing
               layout={layout}
+              shares={shares}
               attendant={attendant}
               names={names}
               colours={screenColours}

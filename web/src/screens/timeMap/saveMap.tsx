@@ -9,6 +9,7 @@ interface Picture {
   readonly attendant: Attendant;
   readonly names: Names;
   readonly title: string;
+  readonly shares?: ReadonlyMap<number, number> | undefined;
 }
 
 const margin = 24;
@@ -20,6 +21,7 @@ async function svgOf({
   attendant,
   names,
   title,
+  shares,
 }: Picture): Promise<{ svg: string; width: number; height: number }> {
   const { renderToStaticMarkup } = await import('react-dom/server');
   const width = labelPx + layout.width + 2 * margin;
@@ -34,7 +36,7 @@ async function svgOf({
         </text>
         <g transform={`translate(0 ${headPx})`}>
           <g transform={`translate(${labelPx} 0)`}>
-            <MapDrawing layout={layout} attendant={attendant} names={names} colours={paperColours} />
+            <MapDrawing layout={layout} attendant={attendant} names={names} colours={paperColours} shares={shares} />
           </g>
           <MapLabels layout={layout} attendant={attendant} colours={paperColours} />
         </g>

@@ -8,6 +8,7 @@ import { showClock, showWhen } from '../../parts/time';
 import { SwitchPanel } from '../../switch/SwitchPanel';
 import { useNow } from '../../parts/useNow';
 import { NeedsYou } from './NeedsYou';
+import { TrafficToday } from './TrafficToday';
 import { WeekStrip } from './WeekStrip';
 import { whyWords } from './whyWords';
 
@@ -50,6 +51,8 @@ export default function Today() {
         <SwitchPanel attendant={shown} now={now} />
         <SectionTitle>On the line now</SectionTitle>
         <Switchboard names={names} timeZone={line.timeZone} />
+        <SectionTitle>Calls so far, and what is worth knowing</SectionTitle>
+        <TrafficToday />
         <SectionTitle>The next seven days</SectionTitle>
         <WeekStrip attendant={shown} now={now} />
         <SectionTitle>What needs you</SectionTitle>

@@ -31,8 +31,10 @@ export function WeekHours({ title, first, last, start, underlined, cell }: Props
     const [down, right] = steps[event.key] ?? [0, 0];
     if (down === 0 && right === 0) return;
     event.preventDefault();
-    const day = Math.min(6, Math.max(0, Math.floor(current / 24) + down));
-    const hour = Math.min(last, Math.max(first, (current % 24) + right));
+    // From where the focus is, however it came there.
+    const here = Number((event.target as HTMLElement).closest<HTMLElement>('[data-at]')?.dataset.at ?? current);
+    const day = Math.min(6, Math.max(0, Math.floor(here / 24) + down));
+    const hour = Math.min(last, Math.max(first, (here % 24) + right));
     setCurrent(day * 24 + hour);
     table.current?.querySelector<HTMLElement>(`[data-at="${day * 24 + hour}"]`)?.focus();
   };

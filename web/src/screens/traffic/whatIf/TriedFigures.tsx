@@ -92,6 +92,15 @@ function rowsOf(figures: PlanFigures, withinS: number): readonly Row[] {
     { name: 'Give up', of: figures.gaveUp, show: percent },
     { name: 'Missed', of: figures.missed, show: percent },
     { name: 'Leave a message', of: figures.message, show: percent },
+    ...(figures.waitedWithin
+      ? [
+          {
+            name: `Of those who wait in a queue, answered within ${withinS} s`,
+            of: figures.waitedWithin,
+            show: percent,
+          },
+        ]
+      : []),
     ...(figures.waitedMs ? [{ name: 'Wait in a queue, on average', of: figures.waitedMs, show: seconds }] : []),
   ];
 }
