@@ -81,3 +81,34 @@ test('the months are there as a table and a spreadsheet, which say the same', as
   const axe = await new AxeBuilder({ page }).analyze();
   expect(axe.violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
 });
+
+test('a report is looked at before it is mailed, and a page of Traffic is printed on both papers', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/settings`);
+  await page.getByLabel('How often a report is sent').selectOption({ label: 'on the first, of the month before' });
+  await page.getByRole('button', { name: 'Look at the last one' }).click();
+  const report = page.frameLocator('iframe');
+  await expect(report.getByRole('heading', { name: 'What did it come to?' })).toBeVisible();
+  await expect(report.getByRole('img', { name: /calls, \d+ lost/ })).toBeVisible();
+  await expect(report.getByText(/^\w+ \d{4} cost \$\d/)).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await page.goto(`${server.url}/traffic/came?span=last12Months`);
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes');
+  });
+  for (const [paper, wide] of [
+    ['A4', 595],
+    ['Letter', 612],
+  ] as const) {
+    await page.getByRole('button', { name: 'Print' }).click();
+    await page.getByText(`On ${paper} paper`).click();
+    await expect(page.locator('body[data-printed]')).toHaveCount(1);
+    const pdf = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString('latin1');
+    const [, width] = /MediaBox\s*\[\s*0\s+0\s+([\d.]+)/.exec(pdf) ?? [];
+    expect(Math.round(Number(width))).toBe(wide);
+    await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  }
+});

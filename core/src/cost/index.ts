@@ -37,4 +37,4 @@ export {
 export { costFigures, type Cost, type CostFigures, type CostRow, type PartCost } from './costFigures';
 export { forecastDays, forecastMonth, type Forecast, type TimedCall } from './forecast';
 export { budgetState, type Budget, type BudgetState } from './budget';
-export { budgetWords, describeCost, sayMonth } from './words/cost.en';
+export { budgetWords, describeCost, describeMonth, sayMonth } from './words/cost.en';

@@ -72,3 +72,5 @@ export { leastUnpressedDays, mostUnpressedDays, unpressedKeys } from './unpresse
 export { dayBeside, weeksBeside, type DayBeside, type DayHourSum } from './dayBeside';
 export { worthKnowing, type Recent, type Worth } from './worthKnowing';
 export { describeDay, describeWorth } from './words/today.en';
+export { reportOf, reportSpan, type Report, type ReportDay, type ReportSums } from './reportOf';
+export { writeReportHtml, writeReportText, type ReportHead } from './words/report.en';

@@ -10,6 +10,7 @@ import { callersOf } from './callersOf';
 import { costOf } from './costOf';
 import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
+import { reportLetter } from './reportLetter';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
 import { todaySums, unpressedOf } from './todaySums';
@@ -44,6 +45,8 @@ export default function work(task: Task): unknown {
       return workOf(task.from.database, task.from.span);
     case 'cost':
       return costOf(task.from);
+    case 'report':
+      return reportLetter(task.from);
     case 'unpressed':
       return unpressedOf(task.from);
     case 'today':

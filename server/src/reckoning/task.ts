@@ -10,6 +10,7 @@ import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } fro
 import type { Unpressed } from '@locutor/core/line';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import type { Spoken, Tracks } from './spoken';
+import type { ReportAsked, ReportLetter } from './reportLetter';
 import type { TodayAsked, TodaySums, UnpressedAsked } from './todaySums';
 import type { Summed } from './trafficSums';
 import type { TrialDto } from '../trials/trial.dto';
@@ -92,6 +93,8 @@ export interface Reckonings {
     };
     readonly to: Cost;
   };
+  /** A report of Traffic as it is mailed. */
+  readonly report: { readonly from: ReportAsked; readonly to: ReportLetter };
   /** Keys of a version that nobody pressed in a span of so many days. */
   readonly unpressed: {
     readonly from: UnpressedAsked;

@@ -1,13 +1,14 @@
 import { simpleParser } from 'mailparser';
 import request from 'supertest';
 import { newCard, one, type Rates } from '@locutor/core/cost';
-import { clockReading, type TimeZone } from '@locutor/core/hours';
+import { clockReading, showDate, wallTime, weekdayOf, type TimeZone } from '@locutor/core/hours';
 import type { LineId } from '@locutor/core/line';
 import type { CallEntity } from '../callLog/call.entity';
 import { CallLog } from '../callLog/callLog.service';
 import { callsOf, noor, rungPhone, type CallMaker } from '../testing/loggedCalls';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 import { BudgetWatch } from './budgetWatch.service';
+import { ReportsService } from './reports.service';
 
 const zone = 'Australia/Adelaide' as TimeZone;
 let server: TestServer;
@@ -135,5 +136,51 @@ describe('rate cards and budget', () => {
     expect((await simpleParser(eml.text ?? eml.body)).text).toMatch(
       /has cost €7\.00 so far, €5\.00 of it for the numbers/,
     );
+  });
+});
+
+describe('reports', () => {
+  const monday = async () => {
+    // Past six on a Monday morning, by the line's clock.
+    const { minute, day } = wallTime(zone, server.clock.now());
+    const days = 8 - weekdayOf(day);
+    server.clock.jump((days * 1440 + 7 * 60 - minute) * 60_000);
+    return wallTime(zone, server.clock.now()).day;
+  };
+
+  it('are shown as they would be mailed, with their picture, and refuse what is none', async () => {
+    const { status, body } = await server.ask('get', '/api/traffic/report?every=week');
+    expect(status).toBe(200);
+    expect(body.subject).toMatch(/^Calls of all lines: /);
+    expect(body.text).toContain('Nobody called.');
+    const picture = /src="data:image\/png;base64,([^"]+)"/.exec(body.html)?.[1] ?? '';
+    expect(Buffer.from(picture, 'base64').subarray(1, 4).toString()).toBe('PNG');
+    expect((await server.ask('get', '/api/traffic/report?every=day')).status).toBe(422);
+    expect((await server.ask('get', '/api/traffic/report?every=month&lineId=line:gone')).status).toBe(404);
+  });
+
+  it('are mailed once, on the Monday after, to whom Settings say', async () => {
+    const [person] = (await server.ask('get', '/api/people')).body;
+    await server.ask('patch', `/api/people/${person.id}`, { revision: 1, email: 'noor@larkspurcove.example' });
+    await setTo({ rates, report: { every: 'week', lineId: line, tell: [person.id] } });
+    const day = await monday();
+    await keep(callAt('a', `${showDate(day - 2)}T10:00`), callAt('b', `${showDate(day)}T10:00`));
+    const reports = server.app.get(ReportsService);
+    await reports.look();
+    await reports.look();
+    const mails = (await server.ask('get', '/api/outbox')).body as { id: string; subject: string }[];
+    expect(mails.map(({ subject }) => subject)).toEqual([expect.stringMatching(/^Calls of Larkspur Cove Boatyard: /)]);
+    const eml = await request(server.app.getHttpServer())
+      .get(`/api/outbox/${mails[0]!.id}/eml`)
+      .set('Host', '127.0.0.1')
+      .buffer(true);
+    const parsed = await simpleParser(eml.text ?? eml.body, { keepCidLinks: true });
+    expect(parsed.text).toMatch(/One call: too few to tell/);
+    expect(parsed.html).toContain('cid:days');
+    expect(parsed.attachments).toMatchObject([{ cid: 'days', contentType: 'image/png' }]);
+    // A week later comes the next.
+    server.clock.jump(7 * 86_400_000);
+    await reports.look();
+    expect((await server.ask('get', '/api/outbox')).body).toHaveLength(2);
   });
 });

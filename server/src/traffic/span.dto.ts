@@ -1,6 +1,6 @@
 import { lineId, type LineId } from '@locutor/core/line';
 import { Type } from 'class-transformer';
-import { PatternField, WholeField } from '../problems/fields';
+import { ChoiceField, PatternField, WholeField } from '../problems/fields';
 
 const date = /^[12]\d{3}-\d{2}-\d{2}$/;
 
@@ -27,4 +27,13 @@ export class AnsweredQuery extends SpanQuery {
 export class LineQuery {
   @PatternField({ pattern: lineId.pattern, says: 'Say which line by its id.' })
   lineId: LineId;
+}
+
+/** Which report: of the last whole week or month, of a line or of all. */
+export class ReportQuery {
+  @ChoiceField({ of: ['week', 'month'], says: 'A report is of a week or a month.' })
+  every: 'week' | 'month';
+
+  @PatternField({ pattern: lineId.pattern, says: 'That is not the id of a line.', optional: true })
+  lineId?: LineId;
 }

@@ -6,7 +6,9 @@ import type { Cost } from '@locutor/core/cost';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import { CallCounting } from '../callLog/callCounting.service';
 import type { TodaySums } from '../reckoning/todaySums';
-import { AnsweredQuery, LineQuery, SpanQuery } from './span.dto';
+import { AnsweredQuery, LineQuery, ReportQuery, SpanQuery } from './span.dto';
+import type { Letter } from '../outbox/mail';
+import { ReportsService } from './reports.service';
 import { TrafficService } from './traffic.service';
 
 @ApiTags('Traffic')
@@ -15,6 +17,7 @@ export class TrafficController {
   constructor(
     private readonly traffic: TrafficService,
     private readonly counting: CallCounting,
+    private readonly reports: ReportsService,
   ) {}
 
   /** When people called: sums by weekday and hour, and by day. */
@@ -63,6 +66,12 @@ export class TrafficController {
   @Get('unpressed')
   unpressed(@Query() { lineId }: LineQuery): Promise<Unpressed> {
     return this.traffic.unpressed(lineId);
+  }
+
+  /** The report that would be mailed now, with its picture in it. */
+  @Get('report')
+  report(@Query() { every, lineId }: ReportQuery): Promise<Letter> {
+    return this.reports.preview(every, lineId ?? null);
   }
 
   /** How many calls are still to be counted: few, but after an upgrade. */

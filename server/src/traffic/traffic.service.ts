@@ -124,7 +124,8 @@ export class TrafficService {
     return this.reckoning.of('cost', { database: this.database, span, rates, lines: numbers, now });
   }
 
-  private get database(): string {
+  /** Where the database is, for worker threads. */
+  get database(): string {
     return String(this.connection.options.database);
   }
 }

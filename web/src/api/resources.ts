@@ -273,6 +273,12 @@ export const useTraffic = (lineId: LineId) =>
 /** Keys of what is on air that nobody pressed for long; undefined until that is known. */
 export const useUnpressed = (lineId: LineId) =>
   useSWR<Unpressed, Error>(`/api/traffic/unpressed?lineId=${lineId}`, api, { revalidateOnFocus: false }).data;
+/** The report that would be mailed now. */
+export const useReport = (every: 'week' | 'month', lineId: LineId | null) =>
+  useSWR<{ readonly subject: string; readonly text: string; readonly html: string }, Error>(
+    `/api/traffic/report?every=${every}${lineId ? `&lineId=${lineId}` : ''}`,
+    api,
+  );
 /** How many calls are still to be counted. */
 export const useUncounted = () =>
   useSWR<{ readonly left: number }, Error>('/api/traffic/uncounted', api, { refreshInterval: 1500 });

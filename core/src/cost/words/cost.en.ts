@@ -36,8 +36,14 @@ export function describeCost(month: MonthCost, { currency, budget, forecast, loc
   return parts.join(' ');
 }
 
+/** What a month cost that is over. */
+export function describeMonth(month: MonthCost, currency: Currency, locale?: string): string {
+  const show = (amount: number): string => showAmount(amount, currency, locale);
+  return `${sayMonth(month.month)} cost ${show(month.total)}${ofWhich(month, show)}.`;
+}
+
 function ofWhich({ rent, calls }: MonthCost, show: (amount: number) => string): string {
-  const of = calls === 0 ? 'no calls yet' : calls === 1 ? 'one call' : `${calls.toLocaleString('en')} calls`;
+  const of = calls === 0 ? 'no calls' : calls === 1 ? 'one call' : `${calls.toLocaleString('en')} calls`;
   return rent > 0 ? `, ${show(rent)} of it for the numbers, with ${of}` : `, with ${of}`;
 }
 

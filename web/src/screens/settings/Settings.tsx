@@ -15,6 +15,7 @@ import { SavingNote } from '../../saving/SavingNote';
 import { BudgetField } from './BudgetField';
 import { OutgoingCalls } from './OutgoingCalls';
 import { RateCards } from './RateCards';
+import { ReportField } from './ReportField';
 import { useSettingsDraft } from './useSettingsDraft';
 
 /** How e-mail leaves, what outside numbers may be called, and how long things are kept. */
@@ -84,6 +85,9 @@ function Fields({ kept }: { readonly kept: Kept }) {
         {row.rates.cards.length > 0 && (
           <BudgetField budget={row.budget} currency={row.rates.currency} onChange={(budget) => set({ budget })} />
         )}
+      </Section>
+      <Section title="Reports">
+        <ReportField report={row.report} onChange={(report) => set({ report })} />
       </Section>
       <Section title="Call log">
         <Text>

@@ -1,7 +1,8 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { PageTabs } from '../../parts/PageTabs';
+import { PrintPage } from './PrintPage';
 import { ScreenHead } from '../../parts/ScreenHead';
 
 const pages = [
@@ -26,9 +27,15 @@ export function TrafficPage({ actions, children }: { readonly actions?: ReactNod
   }));
   return (
     <Box pb="8">
-      <ScreenHead title="Traffic">{actions}</ScreenHead>
+      <ScreenHead title="Traffic">
+        <PrintPage />
+        {actions}
+      </ScreenHead>
       <Box px={{ base: '4', md: '6' }}>
         <PageTabs label="Questions" tabs={tabs} at={part} />
+        <Text className="printedOnly" display="none" fontSize="17px" fontWeight="600" mb="2">
+          {pages.find(({ at }) => at === part)?.name}
+        </Text>
         {children}
       </Box>
     </Box>
