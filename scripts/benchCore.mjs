@@ -93,7 +93,8 @@ function benchHour(core, row) {
   const script = { ...scriptOf(core, starter(core)), queues: [queue] };
   const { simulate } = core('exchange');
   const staff = () => ({ type: 'answer', afterMs: 4000, talkMs: 60_000 });
-  const ms = bestMs(5, () => simulate({ script, callers, staff }));
+  // As often as it takes to be compiled; the other it is set beside begins at its best too.
+  const ms = bestMs(60, () => simulate({ script, callers, staff }));
   row('A simulated hour of 200 calls in a queue', `${ms.toFixed(1)} ms`, 'aim: under 100 ms');
 }
 

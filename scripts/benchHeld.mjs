@@ -1,5 +1,6 @@
 import { once } from 'node:events';
 import { createRequire } from 'node:module';
+import { fillLog } from './longLog.mjs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { callers } from './benchLive.mjs';
@@ -20,7 +21,7 @@ const tries = 3;
  */
 export async function benchHeld(core, row) {
   const { url, server, stop } = await demoServer({
-    prepare: fillLog,
+    prepare: (dataDir) => fillLog(dataDir, callsInLog),
     monitor: join(root, 'scripts', 'heldMonitor.mjs'),
   });
   const heldMs = async () => {
@@ -123,22 +124,4 @@ async function bringSound(url) {
   body.append('audio', new Blob([writeWav({ samples, rateHz })]), 'long.wav');
   const answer = await fetch(`${url}/api/takes`, { method: 'POST', body });
   if (!answer.ok) throw new Error(await answer.text());
-}
-
-/** A log as long as some years of a busy office: the demo's calls over and over. */
-function fillLog(dataDir) {
-  const Database = require('better-sqlite3');
-  const database = new Database(join(dataDir, 'locutor.sqlite'));
-  const columns = database
-    .prepare('PRAGMA table_info("call")')
-    .all()
-    .map(({ name }) => `"${name}"`);
-  const others = columns.filter((name) => name !== '"id"').join(', ');
-  const { count } = database.prepare('SELECT count(*) AS count FROM "call"').get();
-  for (let copy = 1; copy * count < callsInLog; copy += 1) {
-    database.exec(
-      `INSERT INTO "call" ("id", ${others}) SELECT 'call:b${copy}x' || row_number() OVER (), ${others} FROM "call" LIMIT ${count}`,
-    );
-  }
-  database.close();
 }

@@ -86,10 +86,11 @@ await picture('greeting', '/greetings', {
     await page.waitForTimeout(6500);
   },
 });
-await picture('recording', '/greetings/sheet:launch', {
+await picture('what-if', await planAddress(), {
   before: async (page) => {
     await closeHandset(page);
-    await page.waitForTimeout(1200);
+    await page.getByRole('button', { name: 'Try it' }).click();
+    await page.getByText('tried 50 times').waitFor({ timeout: 120_000 });
   },
 });
 await picture('time-map', '/time-map', {
@@ -113,6 +114,14 @@ await pictureChange();
 await pictureLiveLine();
 await browser.close();
 await stop();
+
+/** One more member in the spring rush, on Saturdays. */
+async function planAddress() {
+  const [queue] = await (await fetch(`${url}/api/queues`)).json();
+  const year = new Date().getMonth() >= 5 ? new Date().getFullYear() : new Date().getFullYear() - 1;
+  const plan = JSON.stringify([{ type: 'moreMembers', of: queue.id, who: null, on: [6] }]);
+  return `/traffic/what-if?from=${year}-04-01&to=${year}-05-31&plan=${encodeURIComponent(plan)}`;
+}
 
 /** A change that is not right yet: notes in the margin, the proof, a rehearsal that no longer holds, going on air. */
 async function pictureChange() {

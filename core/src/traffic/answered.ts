@@ -58,80 +58,126 @@ export interface AnsweredFigures extends AnswerTimes {
 const stretchEndsS = [10, 20, 30, 45, 60, 90, 120, 180, 300] as const;
 const longestTold = 5;
 
-/** @param withinS in how many seconds callers are to be answered */
-export function answeredFigures(rows: readonly AnsweredRow[], withinS: number): AnsweredFigures {
-  const callers = rows.filter(({ outcome }) => fateOf[outcome] !== 'aside');
-  const sorted = timesIn(callers);
-  const times = timesOf(callers, withinS);
+/**
+ * @param rows one after the other, each looked at once: there may be very many
+ * @param withinS in how many seconds callers are to be answered
+ */
+export function answeredFigures(rows: Iterable<AnsweredRow>, withinS: number): AnsweredFigures {
+  const all = new Times();
+  const [byWay, byKey, byHour] = [new Groups<GroupId | QueueId | Who>(), new Groups<string>(), new Groups<number>()];
+  const longest: { callId: CallId; toPersonMs: number }[] = [];
+  let [calls, messages] = [0, 0];
+  for (const { callId, minute, outcome, toPersonMs, through, answeredBy, firstSheetId, firstChoice } of rows) {
+    const fate = fateOf[outcome];
+    if (fate === 'aside') continue;
+    calls += 1;
+    if (fate === 'message') messages += 1;
+    const isLost = fate === 'lost';
+    all.add(toPersonMs, isLost);
+    const way = through ?? answeredBy;
+    if (way !== null) byWay.of(way).add(toPersonMs, isLost);
+    if (firstSheetId !== null && firstChoice !== null)
+      byKey.of(`${firstSheetId} ${firstChoice}`).add(toPersonMs, isLost);
+    byHour.of(Math.floor(minute / 60)).add(toPersonMs, isLost);
+    if (toPersonMs !== null) keepLongest(longest, { callId, toPersonMs });
+  }
+  const sorted = all.sorted();
+  const times = all.figures(withinS);
   return {
     ...times,
-    calls: callers.length,
+    calls,
     withinS,
-    messages: callers.filter(({ outcome }) => fateOf[outcome] === 'message').length,
+    messages,
     medianBetween: quantileInterval(sorted, 0.5),
     withinBetween: shareInterval(times.within, times.reached),
     stretches: stretchesOf(sorted),
-    byWay: grouped(callers, ({ through, answeredBy }) => through ?? answeredBy)
+    byWay: byWay
+      .all()
       .map(([to, of]) => {
         // Who was lost is nobody's: they were on their way to any.
-        const { reached, medianMs, nineTenthsMs, within } = timesOf(of, withinS);
+        const { reached, medianMs, nineTenthsMs, within } = of.figures(withinS);
         return { to, reached, medianMs, nineTenthsMs, within };
       })
       .sort((one, other) => other.reached - one.reached),
-    byKey: grouped(
-      callers,
-      ({ firstSheetId, firstChoice }) => firstSheetId && `${firstSheetId} ${firstChoice}`,
-    ).flatMap(([, of]) => {
-      const [first] = of;
-      const { firstSheetId: sheetId, firstChoice: choice } = first ?? {};
-      return sheetId && choice ? [{ sheetId, choice, ...timesOf(of, withinS) }] : [];
+    byKey: byKey.all().map(([key, of]) => {
+      const [sheetId, choice] = key.split(' ') as [SheetId, Choice];
+      return { sheetId, choice, ...of.figures(withinS) };
     }),
-    byHour: grouped(callers, ({ minute }) => Math.floor(minute / 60))
-      .map(([hour, of]) => ({ hour, ...timesOf(of, withinS) }))
+    byHour: byHour
+      .all()
+      .map(([hour, of]) => ({ hour, ...of.figures(withinS) }))
       .sort((one, other) => one.hour - other.hour),
-    longest: callers
-      .flatMap(({ callId, toPersonMs }) => (toPersonMs === null ? [] : [{ callId, toPersonMs }]))
-      .sort((one, other) => other.toPersonMs - one.toPersonMs)
-      .slice(0, longestTold),
+    longest,
   };
 }
 
-function timesOf(rows: readonly AnsweredRow[], withinS: number): AnswerTimes {
-  const sorted = timesIn(rows);
-  return {
-    reached: sorted.length,
-    lost: rows.filter(({ outcome }) => fateOf[outcome] === 'lost').length,
-    medianMs: quantile(sorted, 0.5),
-    nineTenthsMs: quantile(sorted, 0.9),
-    within: sorted.filter((ms) => ms <= withinS * 1000).length,
-  };
+/** Those that are told stay in their order, the longest first. */
+function keepLongest(longest: AnsweredFigures['longest'][number][], call: AnsweredFigures['longest'][number]): void {
+  if (longest.length === longestTold && call.toPersonMs <= (longest.at(-1)?.toPersonMs ?? 0)) return;
+  longest.push(call);
+  longest.sort((one, other) => other.toPersonMs - one.toPersonMs);
+  if (longest.length > longestTold) longest.pop();
 }
 
-function timesIn(rows: readonly AnsweredRow[]): readonly number[] {
-  return rows.flatMap(({ toPersonMs }) => toPersonMs ?? []).sort((one, other) => one - other);
+/** How long it took, of calls that are added one by one. */
+class Times {
+  private readonly times: number[] = [];
+  private lost = 0;
+  private inOrder: readonly number[] | null = null;
+
+  add(toPersonMs: number | null, isLost: boolean): void {
+    if (toPersonMs !== null) this.times.push(toPersonMs);
+    if (isLost) this.lost += 1;
+  }
+
+  sorted(): readonly number[] {
+    // Numbers in an array of their own kind are sorted without being compared one by one in here.
+    return (this.inOrder ??= Array.from(Float64Array.from(this.times).sort()));
+  }
+
+  figures(withinS: number): AnswerTimes {
+    const sorted = this.sorted();
+    return {
+      reached: sorted.length,
+      lost: this.lost,
+      medianMs: quantile(sorted, 0.5),
+      nineTenthsMs: quantile(sorted, 0.9),
+      within: upTo(sorted, withinS * 1000),
+    };
+  }
+}
+
+/** Calls told apart, in the order in which the first of each kind was added. */
+class Groups<Key> {
+  private readonly groups = new Map<Key, Times>();
+
+  of(key: Key): Times {
+    let group = this.groups.get(key);
+    if (!group) this.groups.set(key, (group = new Times()));
+    return group;
+  }
+
+  all(): readonly (readonly [Key, Times])[] {
+    return [...this.groups];
+  }
+}
+
+/** How many of them are no longer than that. */
+function upTo(sorted: readonly number[], ms: number): number {
+  let [low, high] = [0, sorted.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((sorted[middle] ?? 0) <= ms) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 function stretchesOf(sorted: readonly number[]): AnsweredFigures['stretches'] {
-  const upTo = (seconds: number): number => sorted.filter((ms) => ms <= seconds * 1000).length;
+  const until = (seconds: number): number => upTo(sorted, seconds * 1000);
   const ends = stretchEndsS.map((untilS, index) => ({
     untilS,
-    calls: upTo(untilS) - (index > 0 ? upTo(stretchEndsS[index - 1] ?? 0) : 0),
+    calls: until(untilS) - (index > 0 ? until(stretchEndsS[index - 1] ?? 0) : 0),
   }));
-  return [...ends, { untilS: null, calls: sorted.length - upTo(stretchEndsS.at(-1) ?? 0) }];
-}
-
-/** What has no key is left out. */
-function grouped<Row, Key>(
-  rows: readonly Row[],
-  keyOf: (row: Row) => Key | null,
-): readonly (readonly [Key, readonly Row[]])[] {
-  const groups = new Map<Key, Row[]>();
-  for (const row of rows) {
-    const key = keyOf(row);
-    if (key === null) continue;
-    const group = groups.get(key);
-    if (group) group.push(row);
-    else groups.set(key, [row]);
-  }
-  return [...groups];
+  return [...ends, { untilS: null, calls: sorted.length - until(stretchEndsS.at(-1) ?? 0) }];
 }

@@ -15,7 +15,7 @@ export function callersOf(database: string, span: Summed): readonly LoggedCaller
       .prepare<[Summed], Row>(
         `SELECT f."callId", f."day", f."minute", c."callerNumber" AS "number", f."outcome", f."talkMs"
         FROM "call_fact" f JOIN "call" c ON c."id" = f."callId"
-        WHERE ${ofSpan.replaceAll('"lineId"', 'f."lineId"').replace('"day"', 'f."day"')}
+        WHERE ${ofSpan(span, 'f')}
         ORDER BY f."day" DESC, f."minute" DESC, f."callId" DESC LIMIT ${mostCallers}`,
       )
       .all(span)
@@ -23,17 +23,17 @@ export function callersOf(database: string, span: Summed): readonly LoggedCaller
     const visits = connection
       .prepare<[Summed], Visit & { readonly callId: string; readonly isFirstRound: unknown }>(
         `SELECT "callId", "sheetId", "choice", "afterMs", "isFirstRound", "wrongKeys", "silences"
-        FROM "call_visit" WHERE ${ofSpan} ORDER BY "callId", "position"`,
+        FROM "call_visit" WHERE ${ofSpan(span, 'call_visit')} ORDER BY "callId", "position"`,
       )
       .all(span);
     const rings = connection
       .prepare<[Summed], LoggedRing & { readonly callId: string; readonly through: GroupId | QueueId | null }>(
-        `SELECT "callId", "who", "through", "forMs", "end" FROM "call_ring" WHERE ${ofSpan} ORDER BY "callId", "position"`,
+        `SELECT "callId", "who", "through", "forMs", "end" FROM "call_ring" WHERE ${ofSpan(span, 'call_ring')} ORDER BY "callId", "position"`,
       )
       .all(span);
     const waits = connection
       .prepare<[Summed], Pick<Wait, 'queueId' | 'waitedMs' | 'end'> & { readonly callId: string }>(
-        `SELECT "callId", "queueId", "waitedMs", "end" FROM "call_wait" WHERE ${ofSpan} ORDER BY "callId", "position"`,
+        `SELECT "callId", "queueId", "waitedMs", "end" FROM "call_wait" WHERE ${ofSpan(span, 'call_wait')} ORDER BY "callId", "position"`,
       )
       .all(span);
     const [visitsOf, ringsOf, waitsOf] = [byCall(visits), byCall(rings), byCall(waits)];

@@ -34,6 +34,8 @@ export function costOf({ database, span, rates, lines, now }: Reckonings['cost']
   });
 }
 
+const none: Row['outside'] = [];
+
 /** All calls on these days that are charged, in the order in which they began. */
 export function callsBetween(connection: Database.Database, from: DayNumber, to: DayNumber): readonly Row[] {
   const outside = new Map<string, { number: E164; forMs: number }[]>();
@@ -53,5 +55,5 @@ export function callsBetween(connection: Database.Database, from: DayNumber, to:
       WHERE "day" BETWEEN ? AND ? AND "outcome" <> 'blocked' ORDER BY "day", "minute", "callId"`,
     )
     .all(from, to)
-    .map((row) => ({ ...row, outside: outside.get(row.callId) ?? [] }));
+    .map((row) => Object.assign(row, { outside: outside.get(row.callId) ?? none }));
 }

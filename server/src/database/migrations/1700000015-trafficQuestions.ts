@@ -25,6 +25,8 @@ const up = [
   `CREATE TABLE "traffic_mail" ("what" text PRIMARY KEY NOT NULL, "madeAt" integer NOT NULL) WITHOUT ROWID`,
   `ALTER TABLE "call_visit" ADD COLUMN "wrongKeys" integer NOT NULL DEFAULT (0)`,
   `ALTER TABLE "call_visit" ADD COLUMN "silences" integer NOT NULL DEFAULT (0)`,
+  // In the order in which they began, which is that in which they are charged.
+  `CREATE INDEX "call_fact_order" ON "call_fact" ("day", "minute", "callId")`,
   `CREATE TABLE "call_words" (
     "id" integer PRIMARY KEY NOT NULL,
     "callId" text NOT NULL UNIQUE REFERENCES "call" ("id") ON DELETE CASCADE,
@@ -47,6 +49,7 @@ const down = [
   `DROP TRIGGER "call_words_added"`,
   `DROP TABLE "call_search"`,
   `DROP TABLE "call_words"`,
+  `DROP INDEX "call_fact_order"`,
   `ALTER TABLE "call_visit" DROP COLUMN "silences"`,
   `ALTER TABLE "call_visit" DROP COLUMN "wrongKeys"`,
   `DROP TABLE "traffic_mail"`,
