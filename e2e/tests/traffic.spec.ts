@@ -144,7 +144,7 @@ test('days that are kept by a name are picked again by it, and since a version i
 });
 
 test('the log is narrowed by who was rung and what was pressed, from a figure or by hand', async ({ page, server }) => {
-  await page.goto(`${server.url}/traffic/who?span=last12Months`);
+  await page.goto(`${server.url}/traffic/who`);
   const row = page.getByRole('table', { name: 'Who was rung, and who answered' }).getByRole('row', { name: /^Priya/ });
   await row.getByRole('link', { name: 'Priya Castellanos' }).click();
   await expect(page.getByLabel('Who was rung', { exact: true })).toHaveValue(/^person:/);

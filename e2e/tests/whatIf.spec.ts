@@ -37,7 +37,7 @@ test('the members that a queue needs are told hour by hour, and an hour is check
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/traffic/what-if?span=last12Months`);
+  await page.goto(`${server.url}/traffic/what-if`);
   await page.getByLabel('Group or queue').last().selectOption({ label: 'Spring launch line' });
   const table = page.getByRole('table', { name: /^Members that Spring launch line needs/ });
   const cell = table.getByRole('button').first();

@@ -22,7 +22,8 @@ interface Props {
 export function FiguresTable({ title, head, rows, bars }: Props) {
   const most = Math.max(0, ...(bars ?? []));
   return (
-    <Box overflowX="auto">
+    // Where it is wider than its place it is scrolled, with the keyboard too.
+    <Box overflowX="auto" tabIndex={0} role="group" aria-label={title}>
       <Text asChild fontWeight="600" fontSize="15px" mb="1">
         <h2>{title}</h2>
       </Text>

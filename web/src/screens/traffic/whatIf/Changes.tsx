@@ -11,24 +11,25 @@ import { TimeField } from './TimeField';
 
 interface Props {
   readonly changes: readonly Change[];
-  readonly onChange: (changes: readonly Change[]) => void;
+  /** Changes them as they are by then, whatever was drawn last. */
+  readonly onEdit: (edit: (changes: readonly Change[]) => readonly Change[]) => void;
 }
 
 /** What a plan changes, a sentence each. */
-export function Changes({ changes, onChange }: Props) {
+export function Changes({ changes, onEdit }: Props) {
   const kinds = useKinds();
-  const put = (index: number, changed: Change): void =>
-    onChange(changes.map((change, at) => (at === index ? changed : change)));
+  const put = (index: number, edit: (change: Change) => Change): void =>
+    onEdit((all) => all.map((change, at) => (at === index ? edit(change) : change)));
   return (
     <Box as="ul" listStyleType="none" aria-label="What the plan changes">
       {changes.map((change, index) => (
         <Flex as="li" key={index} gap="1.5" align="center" wrap="wrap" minH="32px">
-          <OneChange change={change} onChange={(changed) => put(index, changed)} />
-          <Days on={change.on} onChange={(on) => put(index, { ...change, on })} />
+          <OneChange change={change} onChange={(changed) => put(index, ({ on }) => ({ ...changed, on }))} />
+          <Days on={change.on} onChange={(on) => put(index, (now) => ({ ...now, on }))} />
           <SmallButton
             label="Leave this out"
             icon={<X size={14} aria-hidden />}
-            onClick={() => onChange(changes.filter((_, at) => at !== index))}
+            onClick={() => onEdit((all) => all.filter((_, at) => at !== index))}
           />
         </Flex>
       ))}
@@ -41,7 +42,7 @@ export function Changes({ changes, onChange }: Props) {
             choices={kinds.map(({ value, label }) => ({ value, label }))}
             onChange={(value) => {
               const made = kinds.find((kind) => kind.value === value)?.make();
-              if (made) onChange([...changes, made]);
+              if (made) onEdit((all) => [...all, made]);
             }}
           />
         </Flex>

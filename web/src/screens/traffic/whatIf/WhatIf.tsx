@@ -44,7 +44,13 @@ export function WhatIf() {
     setAddress(asked);
   };
   const isPlan = isDraft || changes.length > 0;
-  const canTry = callers !== undefined && callers.length > 0 && drafted !== null && aired !== null && isPlan;
+  const canTry =
+    settings !== undefined &&
+    callers !== undefined &&
+    callers.length > 0 &&
+    drafted !== null &&
+    aired !== null &&
+    isPlan;
   const start = (): void => {
     if (!callers || !drafted || !aired || !settings) return;
     const { rates } = settings;
@@ -79,7 +85,7 @@ export function WhatIf() {
         />
         <Text>, but with</Text>
       </Flex>
-      <Changes changes={changes} onChange={(changed) => setTo({ plan: planText(changed) })} />
+      <Changes changes={changes} onEdit={(edit) => setTo({ plan: planText(edit(readChanges(planInAddress()))) })} />
       <Flex gap="1.5" align="center" wrap="wrap" mt="1" mb="3">
         <Text>Callers are to be answered within</Text>
         <InlineNumber
@@ -146,6 +152,11 @@ function onlyDay(changes: readonly Change[]): Weekday | null {
   const [first] = changes[0]?.on ?? [];
   const isOnly = changes.every(({ on }) => on.length === 1 && on[0] === first);
   return first !== undefined && isOnly ? first : null;
+}
+
+/** The address itself, not what was last drawn of it: another change may just have been made. */
+function planInAddress(): string | null {
+  return new URLSearchParams(window.location.search).get('plan');
 }
 
 function planText(changes: readonly Change[]): string | null {
