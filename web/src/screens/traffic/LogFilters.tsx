@@ -1,5 +1,4 @@
 import { Text } from '@chakra-ui/react';
-import { isKeyChoice } from '@locutor/core/traffic';
 import { useBoxes, useContacts, useLines, usePeople } from '../../api/resources';
 import { useLateAttendant } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
@@ -81,5 +80,5 @@ export function LogFilters({ address, onFilter }: Props) {
 function otherKey(pressed: string) {
   const choice = pressed.split(' ')[1] ?? '';
   const words = choice === '' ? 'something in it' : choiceWords(choice as never);
-  return { value: pressed, label: isKeyChoice(choice as never) ? `${words}, as above` : `${words}, as above` };
+  return { value: pressed, label: `${words}, as above` };
 }
