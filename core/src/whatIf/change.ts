@@ -20,8 +20,9 @@ export type Change = { readonly on: readonly Weekday[] } & (
   | { readonly type: 'calls'; readonly percent: number }
   /** Somebody of the staff answers too, or somebody new (null). */
   | { readonly type: 'moreMembers'; readonly of: GroupId | QueueId; readonly who: PersonId | null }
-  | { readonly type: 'fewerMembers'; readonly of: GroupId | QueueId; readonly who: PersonId }
-  | { readonly type: 'away'; readonly who: PersonId }
+  /** Null until it is said who: nothing changes then. */
+  | { readonly type: 'fewerMembers'; readonly of: GroupId | QueueId; readonly who: PersonId | null }
+  | { readonly type: 'away'; readonly who: PersonId | null }
   | { readonly type: 'seconds'; readonly of: GroupId | QueueId; readonly what: ChangedSeconds; readonly to: number }
   | { readonly type: 'mostCallers'; readonly of: QueueId; readonly to: number }
   /** Those whom the group rings wait in a queue instead, with the same members. */
@@ -66,7 +67,7 @@ function changed(plan: DayPlan, change: Change, index: number): DayPlan {
     case 'calls':
       return { ...plan, callsShare: Math.max(0, plan.callsShare * (1 + change.percent / 100)) };
     case 'away':
-      return { ...plan, away: [...plan.away, change.who] };
+      return change.who === null ? plan : { ...plan, away: [...plan.away, change.who] };
     case 'moreMembers':
       return { ...plan, script: withMember(script, change.of, change.who, index) };
     case 'fewerMembers':

@@ -16,8 +16,8 @@ const whole = (least: number, most: number) => z.int().min(least).max(most);
 const change = z.discriminatedUnion('type', [
   z.object({ type: z.literal('calls'), percent: whole(callsLimits.least, callsLimits.most), on }),
   z.object({ type: z.literal('moreMembers'), of: either, who: person.nullable(), on }),
-  z.object({ type: z.literal('fewerMembers'), of: either, who: person, on }),
-  z.object({ type: z.literal('away'), who: person, on }),
+  z.object({ type: z.literal('fewerMembers'), of: either, who: person.nullable(), on }),
+  z.object({ type: z.literal('away'), who: person.nullable(), on }),
   z.object({
     ...{ type: z.literal('seconds'), of: either, what: z.enum(changedSeconds), on },
     to: whole(0, queueLimits.longestWaitSeconds.most),

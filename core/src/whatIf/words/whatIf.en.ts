@@ -26,9 +26,9 @@ function said(change: Change, nameOf: (id: string) => string): string {
     case 'moreMembers':
       return `with ${change.who ? nameOf(change.who) : 'one more member'} in ${nameOf(change.of)}`;
     case 'fewerMembers':
-      return `without ${nameOf(change.who)} in ${nameOf(change.of)}`;
+      return `without ${change.who ? nameOf(change.who) : 'somebody'} in ${nameOf(change.of)}`;
     case 'away':
-      return `with ${nameOf(change.who)} away`;
+      return `with ${change.who ? nameOf(change.who) : 'somebody'} away`;
     case 'seconds':
       return secondsSaid(change, nameOf(change.of));
     case 'mostCallers':

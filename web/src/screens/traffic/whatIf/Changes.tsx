@@ -61,8 +61,6 @@ function useKinds(): readonly Kind[] {
   const [first] = [...queues, ...groups];
   const [queue] = queues;
   const [group] = groups;
-  const [person] = people;
-  const member = first?.members[0]?.personId;
   const every: readonly Weekday[] = [];
   const kinds: Kind[] = [];
   const offer = (value: string, label: string, make: () => Change): void => void kinds.push({ value, label, make });
@@ -70,12 +68,12 @@ function useKinds(): readonly Kind[] {
   if (first) {
     const { id: of } = first;
     offer('more', 'one more member', () => ({ type: 'moreMembers', of, who: null, on: every }));
-    if (member) offer('fewer', 'one member less', () => ({ type: 'fewerMembers', of, who: member, on: every }));
+    offer('fewer', 'one member less', () => ({ type: 'fewerMembers', of, who: null, on: every }));
     offer('seconds', 'how long it rings, rests or lets them wait', () => ({
       ...{ type: 'seconds', of, what: 'memberSeconds', to: first.memberSeconds, on: every },
     }));
   }
-  if (person) offer('away', 'somebody away', () => ({ type: 'away', who: person.id, on: [5] }));
+  if (people.length > 0) offer('away', 'somebody away', () => ({ type: 'away', who: null, on: [5] }));
   if (queue) {
     const { id: of, mostCallers: to } = queue;
     offer('mostCallers', 'how many may wait', () => ({ type: 'mostCallers', of, to, on: every }));
@@ -109,6 +107,7 @@ function OneChange({ change, onChange }: OneProps) {
     <InlineSelect
       label="Person"
       value={who ?? 'new'}
+      toChoose="whom?"
       choices={choices}
       onChange={(id) => set(id === 'new' ? null : (id as PersonId))}
     />
@@ -159,7 +158,7 @@ function OneChange({ change, onChange }: OneProps) {
         <>
           {person(change.who, named(membersOf(change.of)), (who) => who && onChange({ ...change, who }))}
           <Text>does not answer any more in</Text>
-          {either(change.of, (of) => onChange({ ...change, of, who: membersOf(of)[0]?.id ?? change.who }))}
+          {either(change.of, (of) => onChange({ ...change, of, who: null }))}
         </>
       );
     }

@@ -43,7 +43,10 @@ export function WhatIf() {
     cancel();
     setAddress(asked);
   };
-  const isPlan = isDraft || changes.length > 0;
+  const isWhole = changes.every((change) =>
+    change.type === 'away' || change.type === 'fewerMembers' ? change.who !== null : true,
+  );
+  const isPlan = (isDraft || changes.length > 0) && isWhole;
   const canTry =
     settings !== undefined &&
     callers !== undefined &&
