@@ -31,10 +31,25 @@ test('Traffic tells when people call, and leads from an hour of the week to its 
 test('two dates that are picked stand in the address, and a span without calls says so', async ({ page, server }) => {
   await page.goto(`${server.url}/traffic?from=2031-01-01&to=2031-02-01`);
   await expect(page.getByText('Nobody called.')).toBeVisible();
-  await expect(page.getByLabel('First day')).toHaveValue('2031-01-01');
-  await page.getByLabel('First day').fill('2031-03-01');
+  const first = page.getByLabel('First day', { exact: true });
+  await expect(first).toHaveValue('1/1/2031');
+  await first.fill('1 Mar 2031');
+  await first.press('Enter');
   // The last day is never before the first.
   await expect(page).toHaveURL(/from=2031-03-01&to=2031-03-01/);
+  await first.fill('some day');
+  await first.press('Tab');
+  await expect(page.getByText('That is no day. Type it as 12/24/2027.')).toBeVisible();
+  await first.press('Escape');
+  await expect(first).toHaveValue('3/1/2031');
+  // From the calendar, with the keyboard alone.
+  const calendar = page.getByRole('button', { name: 'Last day: calendar' });
+  await calendar.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /March 1, 2031/ })).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/from=2031-03-01&to=2031-03-08/);
   await page.goto(`${server.url}/traffic?from=nonsense&to=2031-02-01&span=never`);
   await expect(page.getByLabel('Which days')).toHaveValue('last30Days');
 });

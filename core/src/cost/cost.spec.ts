@@ -218,7 +218,7 @@ describe('amounts', () => {
 
 describe('the cost of calls', () => {
   const row = (id: string, changes: Partial<CostRow> = {}): CostRow => ({
-    ...{ callId: callId.create(id), firstSheetId: 'sheet:welcome' as SheetId, firstChoice: '1' as const },
+    ...{ idOf: () => callId.create(id), firstSheetId: 'sheet:welcome' as SheetId, firstChoice: '1' as const },
     ...call(60),
     ...changes,
   });

@@ -1,7 +1,7 @@
 import type { CallId } from '../exchange';
 import type { LineId, SheetId } from '../line';
 import type { DayNumber } from '../hours';
-import type { Choice } from '../traffic';
+import { Most, type Choice } from '../traffic';
 import type { Forecast } from './forecast';
 import type { Amount } from './money';
 import { MonthBill, monthOf, type ChargedCall, type MonthCost, type Numbered } from './price';
@@ -9,7 +9,8 @@ import type { Rates } from './rateCard';
 
 /** A call of the log as its cost is reckoned. */
 export interface CostRow extends ChargedCall {
-  readonly callId: CallId;
+  /** Its id: of very many calls those of a few are told. */
+  readonly idOf: () => CallId;
   readonly firstSheetId: SheetId | null;
   readonly firstChoice: Choice | null;
 }
@@ -46,15 +47,15 @@ const dearestTold = 5;
  * @param lineId the line they are told of; null for all
  */
 export function costFigures(
-  rows: readonly CostRow[],
+  rows: Iterable<CostRow>,
   days: { readonly from: DayNumber; readonly to: DayNumber },
   lineId: LineId | null,
   rates: Rates,
   lines: readonly Numbered[],
 ): CostFigures {
   const bills = new Map<string, MonthBill>();
-  const [byLine, byKey] = [new Parts<LineId>(), new Parts<string>()];
-  const dear: { callId: CallId; cost: Amount }[] = [];
+  const [byLine, byKey] = [new Parts<LineId>(), new Map<SheetId, Parts<Choice>>()];
+  const dearest = new Most<CostFigures['dearest'][number]>(dearestTold);
   for (let day = days.from; day <= days.to; day += 1) {
     const month = monthOf(day);
     if (!bills.has(month)) bills.set(month, new MonthBill(rates, lines, day));
@@ -66,18 +67,21 @@ export function costFigures(
     const isTold = row.day >= days.from && row.day <= days.to && (lineId === null || lineId === row.lineId);
     if (!cost || !isTold) continue;
     byLine.add(row.lineId, cost);
-    if (row.firstSheetId && row.firstChoice) byKey.add(`${row.firstSheetId} ${row.firstChoice}`, cost);
+    if (row.firstSheetId && row.firstChoice) {
+      let sheet = byKey.get(row.firstSheetId);
+      if (!sheet) byKey.set(row.firstSheetId, (sheet = new Parts()));
+      sheet.add(row.firstChoice, cost);
+    }
     const sum = cost.in + cost.out;
-    if (sum > 0) dear.push({ callId: row.callId, cost: sum });
+    if (sum > 0) dearest.add(sum, () => ({ callId: row.idOf(), cost: sum }));
   }
   return {
     months: [...bills.values()].map((bill) => bill.cost()),
-    byLine: byLine.sorted().map(([id, part]) => ({ lineId: id, ...part })),
-    byKey: byKey.sorted().map(([key, part]) => {
-      const [sheetId, choice] = key.split(' ') as [SheetId, Choice];
-      return { sheetId, choice, ...part };
-    }),
-    dearest: dear.sort((one, other) => other.cost - one.cost).slice(0, dearestTold),
+    byLine: byDearest(byLine.all().map(([id, part]) => ({ lineId: id, ...part }))),
+    byKey: byDearest(
+      [...byKey].flatMap(([sheetId, parts]) => parts.all().map(([choice, part]) => ({ sheetId, choice, ...part }))),
+    ),
+    dearest: dearest.all(),
   };
 }
 
@@ -92,7 +96,11 @@ class Parts<Key> {
     part.out += cost.out;
   }
 
-  sorted(): readonly (readonly [Key, PartCost])[] {
-    return [...this.parts].sort(([, one], [, other]) => other.in + other.out - one.in - one.out);
+  all(): readonly (readonly [Key, PartCost])[] {
+    return [...this.parts];
   }
+}
+
+function byDearest<Of extends PartCost>(parts: readonly Of[]): readonly Of[] {
+  return [...parts].sort((one, other) => other.in + other.out - one.in - one.out);
 }

@@ -2,25 +2,21 @@ interface Entry<Item> {
   readonly atMs: number;
   readonly order: number;
   readonly item: Item;
-  readonly key: string | null;
+  isTakenBack: boolean;
+  /** Forgets it where it can be taken back by a key. */
+  readonly forget: (() => void) | null;
 }
 
 /** What is to happen on a virtual clock, in the order of time; what is due at the same instant in the order it was added. */
 export class Agenda<Item> {
   private readonly heap: Entry<Item>[] = [];
-  private readonly valid = new Map<string, Entry<Item>>();
   private added = 0;
 
-  /** Adds something; with a key it can be taken back, and takes the place of what had the key before. */
-  add(atMs: number, item: Item, key: string | null = null): void {
-    const entry = { atMs, order: (this.added += 1), item, key };
-    if (key !== null) this.valid.set(key, entry);
+  add(atMs: number, item: Item, forget: (() => void) | null = null): Entry<Item> {
+    const entry = { atMs, order: (this.added += 1), item, isTakenBack: false, forget };
     this.heap.push(entry);
     this.rise(this.heap.length - 1);
-  }
-
-  cancel(key: string): void {
-    this.valid.delete(key);
+    return entry;
   }
 
   /** Takes out what comes next; undefined when nothing is left. */
@@ -33,9 +29,8 @@ export class Agenda<Item> {
         this.heap[0] = last;
         this.sink(0);
       }
-      if (first.key === null) return first;
-      if (this.valid.get(first.key) !== first) continue;
-      this.valid.delete(first.key);
+      if (first.isTakenBack) continue;
+      first.forget?.();
       return first;
     }
   }
@@ -71,5 +66,27 @@ export class Agenda<Item> {
   private swap(one: number, other: number): void {
     const [first, second] = [this.heap[one], this.heap[other]];
     if (first && second) [this.heap[one], this.heap[other]] = [second, first];
+  }
+}
+
+/** What is on the agenda by a key: it can be taken back, and takes the place of what had the key before. */
+export class Keyed<Key, Item> {
+  private readonly entries = new Map<Key, Entry<Item>>();
+
+  constructor(private readonly agenda: Agenda<Item>) {}
+
+  add(key: Key, atMs: number, item: Item): void {
+    this.cancel(key);
+    this.entries.set(
+      key,
+      this.agenda.add(atMs, item, () => this.entries.delete(key)),
+    );
+  }
+
+  cancel(key: Key): void {
+    const entry = this.entries.get(key);
+    if (!entry) return;
+    entry.isTakenBack = true;
+    this.entries.delete(key);
   }
 }

@@ -117,10 +117,12 @@ function settle(run: Run): void {
 
 /** The queues in which callers wait for somebody. */
 function queuesOf({ queues, ready }: Run, personId: PersonId): readonly QueueId[] {
-  return [...queues.now].flatMap(([queueId, { waiting }]) => {
-    const members = waiting.length > 0 ? ready.queues.get(queueId)?.members : undefined;
-    return members?.some((member) => member.personId === personId) ? [queueId] : [];
-  });
+  const found: QueueId[] = [];
+  for (const [queueId, { waiting }] of queues.now) {
+    if (waiting.length === 0) continue;
+    if (ready.queues.get(queueId)?.members.some((member) => member.personId === personId)) found.push(queueId);
+  }
+  return found;
 }
 
 function stepCall(run: Run, callId: LiveCall['id'], event: CallEvent): void {

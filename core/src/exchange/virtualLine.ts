@@ -9,7 +9,7 @@ import {
 } from '../call';
 import type { PersonId } from '../directory';
 import type { Sentence } from '../speech';
-import { Agenda } from './agenda';
+import { Agenda, Keyed } from './agenda';
 import type { ExchangeEffect } from './effect';
 import type { ExchangeEvent } from './event';
 import { emptyExchange, newStaff, type CallId, type Doing, type Exchange, type RungBy } from './state';
@@ -51,6 +51,11 @@ const estimatedLengths = new WeakMap<readonly PlayItem[], number>();
 export class VirtualLine {
   exchange: Exchange;
   private readonly agenda = new Agenda<ExchangeEvent>();
+  private readonly fromOutside = new Keyed<string, ExchangeEvent>(this.agenda);
+  private readonly timers = new Keyed<number, ExchangeEvent>(this.agenda);
+  private readonly ofStaff = new Keyed<PersonId, ExchangeEvent>(this.agenda);
+  /** What calls play, ring and time, by the number that they gave it. */
+  private readonly ofCalls = new Map<CallId, Keyed<number, ExchangeEvent>>();
   /** What somebody decided to do with the call that rings or that they talk on. */
   private readonly acts = new Map<PersonId, StaffAct>();
 
@@ -63,11 +68,13 @@ export class VirtualLine {
 
   /** Lets something happen in its time; with a key it can be taken back, and takes the place of what had the key before. */
   add(event: ExchangeEvent, key: string | null = null): void {
-    this.agenda.add(event.type === 'ofCall' ? event.event.atMs : event.atMs, event, key && outsideKey(key));
+    const atMs = event.type === 'ofCall' ? event.event.atMs : event.atMs;
+    if (key === null) this.agenda.add(atMs, event);
+    else this.fromOutside.add(key, atMs, event);
   }
 
   takeBack(key: string): void {
-    this.agenda.cancel(outsideKey(key));
+    this.fromOutside.cancel(key);
   }
 
   /** Lets happen what comes next; undefined when nothing is left to. */
@@ -85,13 +92,9 @@ export class VirtualLine {
   private carryOut(effect: ExchangeEffect, nowMs: number): void {
     switch (effect.type) {
       case 'startTimer':
-        return this.later(
-          nowMs + effect.afterMs,
-          (atMs) => ({ type: 'timerOver', atMs, timerId: effect.timerId }),
-          timerKey(effect.timerId),
-        );
+        return this.startTimer(effect.timerId, nowMs + effect.afterMs);
       case 'stopTimer':
-        return this.agenda.cancel(timerKey(effect.timerId));
+        return this.timers.cancel(effect.timerId);
       case 'forCall':
         return this.carryOutCall(effect.callId, effect.effect, nowMs);
       case 'askMember':
@@ -102,7 +105,8 @@ export class VirtualLine {
 
   private carryOutCall(callId: CallId, effect: CallEffect, nowMs: number): void {
     const later = (afterMs: number, id: number, event: (atMs: number) => CallEvent): void => {
-      this.later(nowMs + afterMs, (atMs) => ({ type: 'ofCall', callId, event: event(atMs) }), `${callId} ${id}`);
+      const atMs = nowMs + afterMs;
+      this.ofCall(callId).add(id, atMs, { type: 'ofCall', callId, event: event(atMs) });
     };
     switch (effect.type) {
       case 'play': {
@@ -115,11 +119,11 @@ export class VirtualLine {
       case 'startTimer':
         return later(effect.afterMs, effect.timerId, (atMs) => ({ type: 'timePassed', atMs, timerId: effect.timerId }));
       case 'stopPlaying':
-        return this.agenda.cancel(`${callId} ${effect.playId}`);
+        return this.ofCall(callId).cancel(effect.playId);
       case 'stopTimer':
-        return this.agenda.cancel(`${callId} ${effect.timerId}`);
+        return this.ofCall(callId).cancel(effect.timerId);
       case 'stopRinging':
-        return this.agenda.cancel(`${callId} ${effect.ringId}`);
+        return this.ofCall(callId).cancel(effect.ringId);
       case 'ring':
         if (effect.phone.type === 'outside') {
           this.ringOutside(this.options.staff(effect.phone, nowMs, callId), effect.ringId, later);
@@ -128,7 +132,7 @@ export class VirtualLine {
       case 'handOver':
         return this.handOver(effect.target, effect.handOverId, nowMs, later);
       case 'stopHandOver':
-        return this.agenda.cancel(`${callId} ${effect.handOverId}`);
+        return this.ofCall(callId).cancel(effect.handOverId);
       case 'connect': {
         if (effect.phone.type !== 'outside') return;
         const act = this.options.staff(effect.phone, nowMs, callId);
@@ -136,7 +140,7 @@ export class VirtualLine {
         return;
       }
       case 'hangUp':
-        return this.agenda.cancel(`${callId} -1`);
+        return this.ofCall(callId).cancel(-1);
       default:
         return;
     }
@@ -185,7 +189,7 @@ export class VirtualLine {
     for (const [personId, { doing }] of this.exchange.staff) {
       const earlier = (before.staff.get(personId) ?? newStaff).doing;
       if (doing === earlier) continue;
-      this.agenda.cancel(personId);
+      this.ofStaff.cancel(personId);
       this.decide(personId, doing, earlier, nowMs);
     }
   }
@@ -193,23 +197,22 @@ export class VirtualLine {
   private decide(personId: PersonId, doing: Doing, earlier: Doing, nowMs: number): void {
     if (doing.type === 'rung' && doing.isAccepting) {
       if (this.acts.get(personId)?.type !== 'answer') return;
-      return this.later(
-        nowMs + acceptAfterMs,
-        (atMs) => ({ type: 'staffPresses', atMs, personId, key: '1' }),
-        personId,
-      );
+      const atMs = nowMs + acceptAfterMs;
+      return this.ofStaff.add(personId, atMs, { type: 'staffPresses', atMs, personId, key: '1' });
     }
     if (doing.type === 'rung') {
       const act = this.options.staff(doing.leg.phone, nowMs, this.callOf(doing.by));
       this.acts.set(personId, act);
-      if (act.type === 'busy') this.later(nowMs, (atMs) => ({ type: 'staffDeclines', atMs, personId }), personId);
+      if (act.type === 'busy') this.ofStaff.add(personId, nowMs, { type: 'staffDeclines', atMs: nowMs, personId });
       if (act.type !== 'answer' && act.type !== 'voicemail') return;
-      return this.later(nowMs + act.afterMs, (atMs) => ({ type: 'staffAnswers', atMs, personId }), personId);
+      const atMs = nowMs + act.afterMs;
+      return this.ofStaff.add(personId, atMs, { type: 'staffAnswers', atMs, personId });
     }
     if (doing.type !== 'talking' || earlier.type === 'talking') return;
     const act = this.acts.get(personId);
     if (act?.type !== 'answer') return;
-    this.later(nowMs + act.talkMs, (atMs) => ({ type: 'staffHangsUp', atMs, personId }), personId);
+    const atMs = nowMs + act.talkMs;
+    this.ofStaff.add(personId, atMs, { type: 'staffHangsUp', atMs, personId });
   }
 
   private callOf(by: RungBy): CallId | null {
@@ -217,15 +220,13 @@ export class VirtualLine {
     return this.exchange.queues.get(by.queueId)?.waiting[0]?.callId ?? null;
   }
 
-  private later(atMs: number, event: (atMs: number) => ExchangeEvent, key: string): void {
-    this.agenda.add(atMs, event(atMs), key);
+  private startTimer(timerId: number, atMs: number): void {
+    this.timers.add(timerId, atMs, { type: 'timerOver', atMs, timerId });
   }
-}
 
-function outsideKey(key: string): string {
-  return `from outside ${key}`;
-}
-
-function timerKey(timerId: number): string {
-  return `timer ${timerId}`;
+  private ofCall(callId: CallId): Keyed<number, ExchangeEvent> {
+    let keyed = this.ofCalls.get(callId);
+    if (!keyed) this.ofCalls.set(callId, (keyed = new Keyed(this.agenda)));
+    return keyed;
+  }
 }

@@ -13,9 +13,16 @@ export interface IdKind<Kind extends string> {
   is(value: unknown): value is Id<Kind>;
 }
 
+/** What the text of an id of one of some kinds looks like. */
+export function idPattern(...kinds: readonly Pick<IdKind<string>, 'kind'>[]): RegExp {
+  return new RegExp(`^(${kinds.map(({ kind }) => kind).join('|')}):${randomPart}$`);
+}
+
+const randomPart = '[A-Za-z0-9_-]{1,40}';
+
 /** Makes the one place where ids of a kind are created and recognised. */
 export function idKind<Kind extends string>(kind: Kind): IdKind<Kind> {
-  const pattern = new RegExp(`^${kind}:[A-Za-z0-9_-]{1,40}$`);
+  const pattern = new RegExp(`^${kind}:${randomPart}$`);
   const is = (value: unknown): value is Id<Kind> => typeof value === 'string' && pattern.test(value);
   return {
     kind,

@@ -1,4 +1,7 @@
+import { boxId, contactId, groupId, personId, queueId } from '../directory';
 import { isReading } from '../hours';
+import { idPattern } from '../id';
+import { lineId, sheetId } from '../line';
 import { z } from 'zod';
 import { right, wrong, type Result } from '../result';
 import { rehearsalLimits, sceneEnds, sceneStaffDoes, type Expectation, type Scene } from './rehearsal';
@@ -10,7 +13,7 @@ export interface NotARehearsal {
   readonly at: string;
 }
 
-const anyId = z.string().regex(/^(person|group|queue|box|contact|line|sheet):[A-Za-z0-9_-]{1,40}$/);
+const anyId = z.string().regex(idPattern(personId, groupId, queueId, boxId, contactId, lineId, sheetId));
 const act = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('press'), keys: z.string().regex(/^[0-9*#]{1,20}$/) }),
   z.strictObject({ type: z.literal('wait') }),

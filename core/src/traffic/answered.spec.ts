@@ -4,24 +4,26 @@ import { groupId, personId } from '../directory';
 import { sheetId } from '../line';
 import { outcomes } from '../call';
 import { cases } from '../testing/cases';
-import { answeredFigures, describeAnswered, saySeconds, type AnsweredRow } from '.';
+import { answeredFigures as figuresOfDays, describeAnswered, saySeconds, type DayCall } from '.';
 
 const welcome = sheetId.create('welcome');
 const desk = groupId.create('desk');
 const noor = personId.create('noor');
-let made = 0;
-const row = (toPersonMs: number | null, more: Partial<AnsweredRow> = {}): AnsweredRow => ({
-  callId: callId.create(`c${(made += 1)}`),
+
+const row = (toPersonMs: number | null, more: Partial<DayCall> = {}): DayCall => ({
   minute: 600,
+  lengthMs: 60_000,
+  outside: [],
   outcome: toPersonMs === null ? 'missed' : 'answered',
   toPersonMs,
-  through: toPersonMs === null ? null : desk,
-  answeredBy: toPersonMs === null ? null : noor,
+  way: toPersonMs === null ? null : desk,
   firstSheetId: welcome,
   firstChoice: '1',
   ...more,
 });
-const seconds = (...all: readonly number[]): readonly AnsweredRow[] => all.map((each) => row(each * 1000));
+const answeredFigures = (calls: readonly DayCall[], withinS: number) =>
+  figuresOfDays([{ calls, idOf: (at) => callId.create(`c${at}`) }], withinS);
+const seconds = (...all: readonly number[]): readonly DayCall[] => all.map((each) => row(each * 1000));
 
 describe('how long until somebody answered', () => {
   it('is the median, nine in ten, and the share within some seconds, of those who reached somebody', () => {
@@ -45,7 +47,7 @@ describe('how long until somebody answered', () => {
       [
         row(10_000),
         row(30_000),
-        row(5000, { through: null, firstChoice: '2', minute: 780 }),
+        row(5000, { way: noor, firstChoice: '2', minute: 780 }),
         row(null, { firstChoice: 'hungUp', outcome: 'gaveUpInMenu' }),
       ],
       20,

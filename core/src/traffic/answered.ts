@@ -1,24 +1,12 @@
-import type { Outcome } from '../call';
 import type { CallId } from '../exchange';
 import type { GroupId, QueueId } from '../directory';
 import type { SheetId } from '../line';
 import { quantile, quantileInterval, shareInterval, type Interval } from './intervals';
+import { Most } from './most';
 import type { Who } from './rings';
 import type { Choice } from './visits';
+import type { DayOfCalls } from './dayOfCalls';
 import { fateOf } from './when';
-
-/** What of a call tells how long it took until somebody answered. */
-export interface AnsweredRow {
-  readonly callId: CallId;
-  /** Of the day, by the line's clock. */
-  readonly minute: number;
-  readonly outcome: Outcome;
-  readonly toPersonMs: number | null;
-  readonly through: GroupId | QueueId | null;
-  readonly answeredBy: Who | null;
-  readonly firstSheetId: SheetId | null;
-  readonly firstChoice: Choice | null;
-}
 
 /** How long it took, of some of the calls. */
 export interface AnswerTimes {
@@ -59,27 +47,35 @@ const stretchEndsS = [10, 20, 30, 45, 60, 90, 120, 180, 300] as const;
 const longestTold = 5;
 
 /**
- * @param rows one after the other, each looked at once: there may be very many
+ * @param days one after the other, each looked at once: there may be very many calls
  * @param withinS in how many seconds callers are to be answered
  */
-export function answeredFigures(rows: Iterable<AnsweredRow>, withinS: number): AnsweredFigures {
+export function answeredFigures(days: Iterable<Omit<DayOfCalls, 'day'>>, withinS: number): AnsweredFigures {
   const all = new Times();
-  const [byWay, byKey, byHour] = [new Groups<GroupId | QueueId | Who>(), new Groups<string>(), new Groups<number>()];
-  const longest: { callId: CallId; toPersonMs: number }[] = [];
+  const [byWay, byHour] = [new Groups<GroupId | QueueId | Who>(), new Groups<number>()];
+  const byKey = new Map<SheetId, Groups<Choice>>();
+  const longest = new Most<AnsweredFigures['longest'][number]>(longestTold);
   let [calls, messages] = [0, 0];
-  for (const { callId, minute, outcome, toPersonMs, through, answeredBy, firstSheetId, firstChoice } of rows) {
-    const fate = fateOf[outcome];
-    if (fate === 'aside') continue;
-    calls += 1;
-    if (fate === 'message') messages += 1;
-    const isLost = fate === 'lost';
-    all.add(toPersonMs, isLost);
-    const way = through ?? answeredBy;
-    if (way !== null) byWay.of(way).add(toPersonMs, isLost);
-    if (firstSheetId !== null && firstChoice !== null)
-      byKey.of(`${firstSheetId} ${firstChoice}`).add(toPersonMs, isLost);
-    byHour.of(Math.floor(minute / 60)).add(toPersonMs, isLost);
-    if (toPersonMs !== null) keepLongest(longest, { callId, toPersonMs });
+  const ofSheet = (id: SheetId): Groups<Choice> => {
+    let sheet = byKey.get(id);
+    if (!sheet) byKey.set(id, (sheet = new Groups()));
+    return sheet;
+  };
+  for (const { calls: ofDay, idOf } of days) {
+    for (let at = 0; at < ofDay.length; at += 1) {
+      const call = ofDay[at];
+      const fate = call && fateOf[call.outcome];
+      if (!call || fate === 'aside') continue;
+      const { minute, toPersonMs, way, firstSheetId, firstChoice } = call;
+      calls += 1;
+      if (fate === 'message') messages += 1;
+      const isLost = fate === 'lost';
+      all.add(toPersonMs, isLost);
+      if (way !== null) byWay.of(way).add(toPersonMs, isLost);
+      if (firstSheetId !== null && firstChoice !== null) ofSheet(firstSheetId).of(firstChoice).add(toPersonMs, isLost);
+      byHour.of(Math.floor(minute / 60)).add(toPersonMs, isLost);
+      if (toPersonMs !== null) longest.add(toPersonMs, () => ({ callId: idOf(at), toPersonMs }));
+    }
   }
   const sorted = all.sorted();
   const times = all.figures(withinS);
@@ -99,24 +95,15 @@ export function answeredFigures(rows: Iterable<AnsweredRow>, withinS: number): A
         return { to, reached, medianMs, nineTenthsMs, within };
       })
       .sort((one, other) => other.reached - one.reached),
-    byKey: byKey.all().map(([key, of]) => {
-      const [sheetId, choice] = key.split(' ') as [SheetId, Choice];
-      return { sheetId, choice, ...of.figures(withinS) };
-    }),
+    byKey: [...byKey].flatMap(([sheetId, choices]) =>
+      choices.all().map(([choice, of]) => ({ sheetId, choice, ...of.figures(withinS) })),
+    ),
     byHour: byHour
       .all()
       .map(([hour, of]) => ({ hour, ...of.figures(withinS) }))
       .sort((one, other) => one.hour - other.hour),
-    longest,
+    longest: longest.all(),
   };
-}
-
-/** Those that are told stay in their order, the longest first. */
-function keepLongest(longest: AnsweredFigures['longest'][number][], call: AnsweredFigures['longest'][number]): void {
-  if (longest.length === longestTold && call.toPersonMs <= (longest.at(-1)?.toPersonMs ?? 0)) return;
-  longest.push(call);
-  longest.sort((one, other) => other.toPersonMs - one.toPersonMs);
-  if (longest.length > longestTold) longest.pop();
 }
 
 /** How long it took, of calls that are added one by one. */

@@ -1,12 +1,11 @@
 import { outcomeOf, waitedMs, type TranscriptEntry } from '../call';
 import { showPhoneNumber } from '../directory';
 import type { CallId } from '../exchange';
-import { writeCsv } from '../formats';
 import { clockReading, type TimeZone } from '../hours';
-import type { Names } from '../line';
+import type { Language, Names } from '../line';
 import { chosenIn, type SheetThen } from './chosen';
 import { rungIn } from './rings';
-import { outcomeWords } from './words/en';
+import { said, saidOutcome, sayCell, writeTable, type TableCell } from './words/tableWords';
 
 /** A call of the log, as far as a spreadsheet has columns for it. */
 export interface CallToWrite {
@@ -33,37 +32,40 @@ export interface CsvFacts {
   readonly costOf: (callId: CallId) => string | undefined;
   /** Null without any rate card. */
   readonly currency: string | null;
+  /** In which the words are; names and what keys are for stay as they are. */
+  readonly language: Language;
 }
 
 /** The call log as CSV (RFC 4180), a call a row, in the time of its line. */
 export function writeCallsCsv(calls: readonly CallToWrite[], facts: CsvFacts): string {
   const header = [
-    ...['date', 'time', 'time zone', 'seconds', 'line', 'caller', 'menu', 'keys', 'chosen', 'until answered (s)'],
-    ...[
-      'waited (s)',
-      'rung',
-      'answered by',
-      'outcome',
-      `cost${facts.currency ? ` (${facts.currency})` : ''}`,
-      'pretended',
-    ],
+    ...[said('date'), said('time'), said('time zone'), said('seconds'), said('line'), said('caller'), said('menu')],
+    ...[said('keys'), said('chosen'), said('until answered (s)'), said('waited (s)'), said('rung')],
+    ...[said('answered by'), said('outcome'), facts.currency ? said('cost ({})', facts.currency) : said('cost')],
+    said('pretended'),
   ];
-  return writeCsv([header, ...calls.map((call) => rowOf(call, facts))]);
+  return writeTable([header, ...calls.map((call) => rowOf(call, facts))], facts.language);
 }
 
-function rowOf(call: CallToWrite, facts: CsvFacts): readonly string[] {
+function rowOf(call: CallToWrite, facts: CsvFacts): readonly TableCell[] {
   const { lineId, callerNumber, startedAt, endedAt, pretended, answeredBy, transcript } = call;
   const { names } = facts;
   const zone = facts.zoneOf(lineId);
   const [date = '', time = ''] = clockReading(startedAt, zone).split('T');
   const outcome = outcomeOf(transcript);
+  const deleted = sayCell(said('somebody deleted'), facts.language);
   const answered = transcript.find(({ type }) => type === 'answered' || type === 'handedOver');
-  const nameOf = (id: string): string =>
-    names[id] ?? (id.startsWith('+') ? showPhoneNumber(id as never) : 'somebody deleted');
+  const nameOf = (id: string): string => names[id] ?? (id.startsWith('+') ? showPhoneNumber(id as never) : deleted);
   const rung = new Set(rungIn(transcript).rings.map(({ who }) => nameOf(who)));
   const keys = transcript.flatMap((entry) => (entry.type === 'key' && entry.use !== 'ignored' ? [entry.key] : []));
   return [
-    ...[date, time, zone, endedAt === null ? '' : seconds(endedAt - startedAt), names[lineId] ?? 'a deleted line'],
+    ...[
+      date,
+      time,
+      zone,
+      endedAt === null ? '' : seconds(endedAt - startedAt),
+      names[lineId] ?? said('a deleted line'),
+    ],
     callerNumber.startsWith('+') ? showPhoneNumber(callerNumber) : callerNumber,
     firstSheet(call, facts),
     keys.join(' '),
@@ -72,9 +74,9 @@ function rowOf(call: CallToWrite, facts: CsvFacts): readonly string[] {
     seconds(waitedMs(transcript)),
     [...rung].join('; '),
     answeredBy ? nameOf(answeredBy) : '',
-    outcome ? outcomeWords[outcome] : '',
+    outcome ? saidOutcome(outcome) : '',
     facts.costOf(call.id) ?? '',
-    pretended ? 'yes' : '',
+    pretended ? said('yes') : '',
   ];
 }
 

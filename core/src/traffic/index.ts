@@ -1,6 +1,7 @@
 export { quietestHours, type QuietHour, type QuietHours } from './quietest';
 export { chanceFrom, exponential } from './chance';
 export { outcomeWords } from './words/en';
+export { said, saidChoice, saidOutcome, saidWeekday, sayCell, writeTable, type TableCell } from './words/tableWords';
 export { writeCallsCsv, type CallToWrite, type CsvFacts } from './callsCsv';
 export type { SheetThen } from './chosen';
 export { callWords, searchedWords } from './callWords';
@@ -18,7 +19,7 @@ export {
   type Target,
   type Waiting,
 } from './erlang';
-export type { DaySum, HourSum, WhenSums } from './sums';
+export { sumsOf, type DaySum, type HourSum, type WhenSums } from './sums';
 export {
   quantile,
   quantileInterval,
@@ -50,7 +51,18 @@ export {
 } from './spans';
 export { noReport, reportTimes, type ReportPlan } from './report';
 export { describeWhen, percent, sayHourOf, sayHours, type Dial } from './words/when.en';
-export { answeredFigures, type AnsweredFigures, type AnsweredRow, type AnswerTimes } from './answered';
+export {
+  readDay,
+  readVisits,
+  writeDay,
+  writeVisits,
+  type DayCall,
+  type DayColumns,
+  type DayOfCalls,
+  type VisitColumns,
+} from './dayOfCalls';
+export { Most } from './most';
+export { answeredFigures, type AnsweredFigures, type AnswerTimes } from './answered';
 export { describeAnswered, saySeconds } from './words/answered.en';
 export { isChosen, isKeyChoice, pressedFigures, type PressedSum, type SheetPresses } from './pressed';
 export { describePressed } from './words/pressed.en';
@@ -64,7 +76,7 @@ export {
   type ShapedPatience,
   type StillWaiting,
 } from './patience';
-export { workFigures, type RingSum, type WorkOf } from './staffing';
+export { ringSums, workFigures, type RingSum, type WorkOf } from './staffing';
 export { describeWork } from './words/staffing.en';
 export { cameTo, changesBetween, type CameTo, type FateChange } from './came';
 export { describeCame, describeChange } from './words/came.en';

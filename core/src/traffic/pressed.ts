@@ -1,5 +1,4 @@
 import type { Key, SheetId } from '../line';
-import { quantile } from './intervals';
 import type { Choice } from './visits';
 
 /** How often callers did something in a sheet, in a second since its words began; the server sums them. */
@@ -29,47 +28,69 @@ export interface SheetPresses {
 /** Longer than any greeting; who takes longer is counted in the last second. */
 const longestS = 120;
 
-/** What callers did in each sheet, the most visited first. */
-export function pressedFigures(sums: readonly PressedSum[]): readonly SheetPresses[] {
-  const bySheet = new Map<SheetId, PressedSum[]>();
-  for (const sum of sums) bySheet.set(sum.sheetId, [...(bySheet.get(sum.sheetId) ?? []), sum]);
-  return [...bySheet]
-    .map(([sheetId, of]) => ({
-      sheetId,
-      visits: total(of),
-      choices: choicesOf(of),
-      seconds: secondsOf(of),
-    }))
-    .sort((one, other) => other.visits - one.visits);
+/**
+ * What callers did in each sheet, the most visited first.
+ *
+ * @param sums looked at once each: there may be very many, and the same more than once, as of several days
+ */
+export function pressedFigures(sums: Iterable<PressedSum>): readonly SheetPresses[] {
+  const sheets = new Map<SheetId, Map<Choice, Pressed>>();
+  for (const { sheetId, choice, second, visits } of sums) {
+    const choices = madeOf(sheets, sheetId, () => new Map<Choice, Pressed>());
+    const pressed = madeOf(choices, choice, () => ({ visits: 0, inSecond: new Map() }));
+    pressed.visits += visits;
+    if (second !== null) pressed.inSecond.set(second, (pressed.inSecond.get(second) ?? 0) + visits);
+  }
+  return [...sheets].map(([sheetId, choices]) => pressesOf(sheetId, choices)).sort(byVisits);
 }
 
-function choicesOf(sums: readonly PressedSum[]): SheetPresses['choices'] {
-  const choices = [...new Set(sums.map(({ choice }) => choice))];
-  return choices
-    .map((choice) => {
-      const of = sums.filter((sum) => sum.choice === choice);
-      const seconds = of
-        .flatMap(({ second, visits }) => (second === null ? [] : Array.from({ length: visits }, () => second)))
-        .sort((one, other) => one - other);
-      return { choice, visits: total(of), medianS: quantile(seconds, 0.5) };
-    })
-    .sort((one, other) => other.visits - one.visits);
+/** How often somebody did something in a sheet, in all, and in each second of its first words. */
+interface Pressed {
+  visits: number;
+  readonly inSecond: Map<number, number>;
 }
 
-function secondsOf(sums: readonly PressedSum[]): SheetPresses['seconds'] {
+function madeOf<Key, Of>(all: Map<Key, Of>, key: Key, make: () => Of): Of {
+  let of = all.get(key);
+  if (of === undefined) all.set(key, (of = make()));
+  return of;
+}
+
+function pressesOf(sheetId: SheetId, choices: ReadonlyMap<Choice, Pressed>): SheetPresses {
+  return {
+    sheetId,
+    visits: [...choices.values()].reduce((sum, { visits }) => sum + visits, 0),
+    choices: [...choices]
+      .map(([choice, { visits, inSecond }]) => ({ choice, visits, medianS: medianOf(inSecond) }))
+      .sort(byVisits),
+    seconds: secondsOf(choices),
+  };
+}
+
+function byVisits(one: { readonly visits: number }, other: { readonly visits: number }): number {
+  return other.visits - one.visits;
+}
+
+/** The second by which half of them had done it. */
+function medianOf(inSecond: ReadonlyMap<number, number>): number | null {
+  const seconds = [...inSecond].sort(([one], [other]) => one - other);
+  const all = seconds.reduce((sum, [, visits]) => sum + visits, 0);
+  let upTo = 0;
+  return seconds.find(([, visits]) => (upTo += visits) >= all / 2)?.[0] ?? null;
+}
+
+function secondsOf(choices: ReadonlyMap<Choice, Pressed>): SheetPresses['seconds'] {
   const counts: { chose: number; hungUp: number }[] = [];
-  for (const { choice, second, visits } of sums) {
-    if (second === null || !(isChosen(choice) || choice === 'hungUp')) continue;
-    const at = Math.min(longestS, second);
-    while (counts.length <= at) counts.push({ chose: 0, hungUp: 0 });
-    const count = counts[at];
-    if (count) count[choice === 'hungUp' ? 'hungUp' : 'chose'] += visits;
+  for (const [choice, { inSecond }] of choices) {
+    if (!(isChosen(choice) || choice === 'hungUp')) continue;
+    for (const [second, visits] of inSecond) {
+      const at = Math.min(longestS, second);
+      while (counts.length <= at) counts.push({ chose: 0, hungUp: 0 });
+      const count = counts[at];
+      if (count) count[choice === 'hungUp' ? 'hungUp' : 'chose'] += visits;
+    }
   }
   return counts;
-}
-
-function total(sums: readonly PressedSum[]): number {
-  return sums.reduce((sum, { visits }) => sum + visits, 0);
 }
 
 /** Whether a caller chose: a key, digits or words; not if they pressed nothing, the wrong keys, or only listened. */

@@ -23,11 +23,16 @@ function sums(answered: number, lost: number): WhenSums {
   };
 }
 const row = {
-  ...{ callId: 'call:a' as never, minute: 840, outcome: 'answered' as const, toPersonMs: 9000 },
-  ...{ through: moorings.id, answeredBy: noor.id, firstSheetId: null, firstChoice: null },
+  ...{ lengthMs: 60_000, outside: [], minute: 840, outcome: 'answered' as const, toPersonMs: 9000 },
+  ...{ way: moorings.id, firstSheetId: null, firstChoice: null },
 };
 const week: ReportSums = {
-  ...{ when: sums(30, 10), before: sums(40, 1), answered: answeredFigures([row], 20), pressed: [] },
+  ...{
+    when: sums(30, 10),
+    before: sums(40, 1),
+    answered: answeredFigures([{ calls: [row], idOf: () => 'call:a' as never }], 20),
+    pressed: [],
+  },
   work: [{ who: noor.id, end: 'answered', rings: 30, talkMs: 600_000, holdMs: 0 }],
 };
 const names = { [noor.id]: 'Noor <Haldane>', [moorings.id]: 'Moorings & docks' };

@@ -10,6 +10,20 @@ export interface RingSum {
   readonly holdMs: number;
 }
 
+/** Of several days each person and end once, in alphabetical order. */
+export function ringSums(days: Iterable<RingSum>): readonly RingSum[] {
+  const sums = new Map<string, { -readonly [Name in keyof RingSum]: RingSum[Name] }>();
+  for (const { who, end, rings, talkMs, holdMs } of days) {
+    const key = `${who} ${end}`;
+    let sum = sums.get(key);
+    if (!sum) sums.set(key, (sum = { who, end, rings: 0, talkMs: 0, holdMs: 0 }));
+    sum.rings += rings;
+    sum.talkMs += talkMs;
+    sum.holdMs += holdMs;
+  }
+  return [...sums].sort(([one], [other]) => (one < other ? -1 : 1)).map(([, sum]) => sum);
+}
+
 /** What somebody had to do with calls. Counts of work, and no ranking. */
 export interface WorkOf {
   readonly who: Who;

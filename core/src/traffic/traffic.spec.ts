@@ -116,6 +116,7 @@ describe('the call log as a spreadsheet', () => {
         ? { name: 'Welcome', labelOf: (key) => ({ 1: 'moorings', 2: 'repairs' })[key as '1' | '2'] }
         : undefined,
     costOf: () => '0.028000',
+    language: 'en',
     currency: 'USD',
   });
 

@@ -15,18 +15,22 @@ import type { CallScript } from '../call';
 import type { Weekday, WeekSpan } from '../hours';
 import type { Attendant, Path, Step } from '../line';
 
-/** What a plan changes, on some weekdays or on all. */
+/** What a plan changes, on some weekdays or on all. Until it is said of which group, queue or person, nothing changes. */
 export type Change = { readonly on: readonly Weekday[] } & (
   | { readonly type: 'calls'; readonly percent: number }
   /** Somebody of the staff answers too, or somebody new (null). */
-  | { readonly type: 'moreMembers'; readonly of: GroupId | QueueId; readonly who: PersonId | null }
-  /** Null until it is said who: nothing changes then. */
-  | { readonly type: 'fewerMembers'; readonly of: GroupId | QueueId; readonly who: PersonId | null }
+  | { readonly type: 'moreMembers'; readonly of: GroupId | QueueId | null; readonly who: PersonId | null }
+  | { readonly type: 'fewerMembers'; readonly of: GroupId | QueueId | null; readonly who: PersonId | null }
   | { readonly type: 'away'; readonly who: PersonId | null }
-  | { readonly type: 'seconds'; readonly of: GroupId | QueueId; readonly what: ChangedSeconds; readonly to: number }
-  | { readonly type: 'mostCallers'; readonly of: QueueId; readonly to: number }
+  | {
+      readonly type: 'seconds';
+      readonly of: GroupId | QueueId | null;
+      readonly what: ChangedSeconds;
+      readonly to: number;
+    }
+  | { readonly type: 'mostCallers'; readonly of: QueueId | null; readonly to: number }
   /** Those whom the group rings wait in a queue instead, with the same members. */
-  | { readonly type: 'queueForGroup'; readonly of: GroupId }
+  | { readonly type: 'queueForGroup'; readonly of: GroupId | null }
   /** The line's first period runs from one minute of the day to another. */
   | { readonly type: 'open'; readonly fromMin: number; readonly toMin: number }
 );
@@ -38,6 +42,12 @@ export type ChangedSeconds = (typeof changedSeconds)[number];
 
 export const mostChanges = 12;
 export const callsLimits = { least: -90, most: 300 } as const;
+
+/** Whether it is said of which group, queue or person a change is. */
+export function isWhole(change: Change): boolean {
+  if ('of' in change && change.of === null) return false;
+  return change.type === 'away' || change.type === 'fewerMembers' ? change.who !== null : true;
+}
 
 /** Somebody who is not on the staff yet; the first of several. */
 function newcomer(index: number): PersonId {
@@ -63,6 +73,7 @@ export function plannedOn(script: CallScript, changes: readonly Change[], weekda
 
 function changed(plan: DayPlan, change: Change, index: number): DayPlan {
   const { script } = plan;
+  if (!isWhole(change)) return plan;
   switch (change.type) {
     case 'calls':
       return { ...plan, callsShare: Math.max(0, plan.callsShare * (1 + change.percent / 100)) };
@@ -91,7 +102,7 @@ function changed(plan: DayPlan, change: Change, index: number): DayPlan {
 
 function withMembership(
   script: CallScript,
-  of: GroupId | QueueId,
+  of: GroupId | QueueId | null,
   change: <Kept extends Group | Queue>(kept: Kept) => Kept,
 ): CallScript {
   return {
@@ -102,7 +113,7 @@ function withMembership(
 }
 
 /** They are rung last, in the last tier. */
-function withMember(script: CallScript, of: GroupId | QueueId, who: PersonId | null, index: number): CallScript {
+function withMember(script: CallScript, of: GroupId | QueueId | null, who: PersonId | null, index: number): CallScript {
   const id = who ?? newcomer(index);
   const added = withMembership(script, of, (kept) => {
     const tier = Math.max(1, ...kept.members.map((member) => member.tier));
@@ -119,9 +130,9 @@ export function queueInPlaceOf(groupId: GroupId): QueueId {
   return queueId.create(`whatif-${groupId.split(':')[1] ?? ''}`);
 }
 
-function withQueueFor(script: CallScript, groupId: GroupId): CallScript {
+function withQueueFor(script: CallScript, groupId: GroupId | null): CallScript {
   const group = script.groups.find(({ id }) => id === groupId);
-  if (!group) return script;
+  if (!group || groupId === null) return script;
   const { members, memberSeconds, restSeconds, ringsOn, workingOnly, hoursId, order, name } = group;
   const queue: Queue = {
     ...queueDefaults,

@@ -2,6 +2,7 @@ export type { LoggedCaller, LoggedRing } from './loggedCaller';
 export {
   callsLimits,
   changedSeconds,
+  isWhole,
   mostChanges,
   plannedOn,
   queueInPlaceOf,

@@ -15,18 +15,18 @@ const whole = (least: number, most: number) => z.int().min(least).max(most);
 
 const change = z.discriminatedUnion('type', [
   z.object({ type: z.literal('calls'), percent: whole(callsLimits.least, callsLimits.most), on }),
-  z.object({ type: z.literal('moreMembers'), of: either, who: person.nullable(), on }),
-  z.object({ type: z.literal('fewerMembers'), of: either, who: person.nullable(), on }),
+  z.object({ type: z.literal('moreMembers'), of: either.nullable(), who: person.nullable(), on }),
+  z.object({ type: z.literal('fewerMembers'), of: either.nullable(), who: person.nullable(), on }),
   z.object({ type: z.literal('away'), who: person.nullable(), on }),
   z.object({
-    ...{ type: z.literal('seconds'), of: either, what: z.enum(changedSeconds), on },
+    ...{ type: z.literal('seconds'), of: either.nullable(), what: z.enum(changedSeconds), on },
     to: whole(0, queueLimits.longestWaitSeconds.most),
   }),
   z.object({
-    ...{ type: z.literal('mostCallers'), of: queue, on },
+    ...{ type: z.literal('mostCallers'), of: queue.nullable(), on },
     to: whole(queueLimits.mostCallers.least, queueLimits.mostCallers.most),
   }),
-  z.object({ type: z.literal('queueForGroup'), of: group, on }),
+  z.object({ type: z.literal('queueForGroup'), of: group.nullable(), on }),
   z.object({
     ...{ type: z.literal('open'), on },
     ...{ fromMin: whole(0, minutesOfDay - 1), toMin: whole(1, 2 * minutesOfDay) },

@@ -40,7 +40,14 @@ export class CallCounting implements OnApplicationBootstrap, BeforeApplicationSh
   /** Waits until every call that is over by now is counted. */
   async upToNow(): Promise<void> {
     await this.calls.write();
-    await this.count(false);
+    if (await this.isBehind()) await this.count(false);
+  }
+
+  private async isBehind(): Promise<boolean> {
+    const [row] = (await this.connection.query(
+      `SELECT EXISTS (SELECT 1 FROM "call_uncounted") OR EXISTS (SELECT 1 FROM "call_day" WHERE "calls" IS NULL) AS "isBehind"`,
+    )) as { isBehind: number }[];
+    return row?.isBehind === 1;
   }
 
   /** How many calls are still to be counted: few, but after an upgrade. */

@@ -81,6 +81,22 @@ describe('the call log', () => {
     expect(end).toBe('');
   });
 
+  it('is written in the language that the line speaks', async () => {
+    const [{ id }] = (await server.ask('get', '/api/lines')).body;
+    const { body: draft } = await server.ask('get', `/api/lines/${id}/draft`);
+    const attendant = { ...draft.attendant, voice: 'frWoman' };
+    const changed = await server.ask('put', `/api/lines/${id}/draft`, { revision: draft.revision, attendant });
+    expect(changed.status).toBe(200);
+    await keep(callNamed('a', { lineId: id, startedAt: 2_000_000, endedAt: 2_030_000, pretended: true }));
+    const { text } = await request(server.app.getHttpServer())
+      .get(`/api/calls/csv?lineId=${id}`)
+      .set('Host', '127.0.0.1')
+      .buffer(true);
+    const [head, row] = text.split('\r\n');
+    expect(head).toMatch(/^date,heure,fuseau horaire,secondes,ligne,appelant/);
+    expect(row).toMatch(/,oui$/);
+  });
+
   it('is narrowed by line, outcome, time, number and what was said', async () => {
     const said: TranscriptEntry = { type: 'spoke', atMs: 0, words: 'The fuel dock, please.', understood: true };
     await keep(

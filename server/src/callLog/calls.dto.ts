@@ -1,12 +1,13 @@
 import { outcomes, type Outcome } from '@locutor/core/call';
 import { momentLimits } from '@locutor/core/hours';
-import { boxId, type BoxId } from '@locutor/core/directory';
+import { boxId, contactId, groupId, personId, queueId, type BoxId } from '@locutor/core/directory';
+import { idPattern } from '@locutor/core/id';
 import { lineId, sheetId, type LineId, type SheetId } from '@locutor/core/line';
 import { fates, ringEnds, type Fate, type RingEnd } from '@locutor/core/traffic';
 import { Type } from 'class-transformer';
 import { ChoiceField, PatternField, TextField, WholeField } from '../problems/fields';
 
-const whoPattern = /^((person|contact):[A-Za-z0-9-]{1,64}|\+[1-9]\d{4,14})$/;
+const whoPattern = new RegExp(`${idPattern(personId, contactId).source}|^\\+[1-9]\\d{4,14}$`);
 
 /** Which calls of the log are wanted; all of them when nothing is said. */
 export class CallsQuery {
@@ -67,7 +68,7 @@ export class CallsQuery {
   ringEnd?: RingEnd;
 
   /** A group that was rung, or a queue that was waited in. */
-  @PatternField({ pattern: /^(group|queue):[A-Za-z0-9-]{1,64}$/, says: 'Say which by its id.', optional: true })
+  @PatternField({ pattern: idPattern(groupId, queueId), says: 'Say which by its id.', optional: true })
   through?: string;
 
   /** A sheet that the caller came to. */

@@ -66,7 +66,10 @@ export class CallsService {
     const columns = csvColumns.map((name) => `call.${name}`);
     const calls = asQuery(this.found(query, namedBy(query.search, names)).select(columns).limit(mostInFile));
     const { rates } = await this.settings.get();
-    return this.reckoning.of('callsCsv', { database: this.database, calls, names, rates });
+    return this.reckoning.of('callsCsv', {
+      ...{ database: this.database, calls, names, rates },
+      lineId: query.lineId ?? null,
+    });
   }
 
   async get(id: CallId): Promise<CallEntity> {
@@ -134,7 +137,7 @@ export class CallsService {
   }
 }
 
-/** Of blocked calls and those that were cut no figure is made. */
+/** Of blocked calls and those that were cut no figure is made, but of what callers pressed in them, and of who was rung. */
 const isCounted = `"outcome" NOT IN (${outcomes
   .filter((outcome) => fateOf[outcome] === 'aside')
   .map((outcome) => `'${outcome}'`)
@@ -147,7 +150,7 @@ interface Counted {
 
 /** The calls behind a figure of Traffic, by the line's clock; undefined where none is asked for. */
 function countedAs(wanted: CallsQuery): Counted | undefined {
-  const { who, ringEnd, through, sheetId, choice, first, boxId, fate, afterS, untilS, weekday, hour } = wanted;
+  const { who, ringEnd, through, sheetId, choice, first, boxId, fate, afterS, untilS, weekday, hour, outcome } = wanted;
   const [fromDay, toDay] = [readDate(wanted.from ?? ''), readDate(wanted.to ?? '')];
   const isFirst = sheetId !== undefined && first === 'yes';
   const ofFate = outcomes.filter((outcome) => fateOf[outcome] === fate);
@@ -177,7 +180,8 @@ function countedAs(wanted: CallsQuery): Counted | undefined {
   if (where.length === 0) return undefined;
   const times = { afterMs: (afterS ?? 0) * 1000, untilMs: (untilS ?? 0) * 1000 };
   const of = { fromDay, toDay, weekday, hour, who, ringEnd, through, sheetId, choice, boxId, ...times };
-  return { where: [...where, isCounted].join(' AND '), of };
+  const isOfAll = outcome !== undefined || who !== undefined || (sheetId !== undefined && !isFirst);
+  return { where: (isOfAll ? where : [...where, isCounted]).join(' AND '), of };
 }
 
 /** Nobody is called so, or too many to say. */

@@ -24,6 +24,14 @@ export abstract class Clock {
 
   /** The same again and again, the first time so many ms from now. */
   abstract every(ms: number, work: () => unknown): Stop;
+
+  /** Soon after the start, and then again and again: what is looked after as long as the server runs. */
+  soonAndEvery(soonMs: number, everyMs: number, work: () => unknown): Stop {
+    const stops = [this.after(soonMs, work), this.every(everyMs, work)];
+    return () => {
+      for (const stop of stops) stop();
+    };
+  }
 }
 
 /** The machine's own clock. */

@@ -14,6 +14,7 @@ import { Operators1700000010000 } from './migrations/1700000010-operators';
 import { Outgoing1700000013000 } from './migrations/1700000013-outgoing';
 import { Traffic1700000014000 } from './migrations/1700000014-traffic';
 import { TrafficQuestions1700000015000 } from './migrations/1700000015-trafficQuestions';
+import { DaysOfCalls1700000016000 } from './migrations/1700000016-daysOfCalls';
 import { Sweeping1700000012000 } from './migrations/1700000012-sweeping';
 import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessages';
 
@@ -49,6 +50,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       Outgoing1700000013000,
       Traffic1700000014000,
       TrafficQuestions1700000015000,
+      DaysOfCalls1700000016000,
     ],
     migrationsRun: true,
     synchronize: false,

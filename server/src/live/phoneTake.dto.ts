@@ -1,10 +1,11 @@
+import { personId } from '@locutor/core/directory';
 import { PatternField, TextField } from '../problems/fields';
 import { BringTakeDto } from '../takes/take.dto';
 import { PickType } from '@nestjs/swagger';
 
 /** Whose desk phone is rung, and what is to be recorded with it. */
 export class PhoneTakeDto extends PickType(BringTakeDto, ['place', 'text', 'says'] as const) {
-  @PatternField({ pattern: /^person:[A-Za-z0-9_-]{1,40}$/, says: 'Say whose phone is to be rung.' })
+  @PatternField({ pattern: personId.pattern, says: 'Say whose phone is to be rung.' })
   personId: string;
 
   /** What is recorded, as it is said on the phone. */

@@ -1,7 +1,8 @@
 import type { GroupId, QueueId } from '@locutor/core/directory';
 import type { Visit, Wait } from '@locutor/core/traffic';
 import type { LoggedCaller, LoggedRing } from '@locutor/core/whatIf';
-import { ofSpan, reading, type Summed } from './trafficSums';
+import type { Summed } from './daysOfCalls';
+import { ofSpan, reading } from './trafficSums';
 
 /** More calls than this tell no more of what callers do; those are the last ones. */
 export const mostCallers = 30_000;

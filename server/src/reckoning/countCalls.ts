@@ -2,11 +2,13 @@ import Database from 'better-sqlite3';
 import type { TranscriptEntry } from '@locutor/core/call';
 import { wallTime, type TimeZone } from '@locutor/core/hours';
 import { callWords, factsOf, type CallFacts, type SheetThen } from '@locutor/core/traffic';
+import { makeSomeDays } from './daysOfCalls';
 import { sheetsThen } from './sheetsThen';
 import type { Reckonings } from './task';
 
 /** So few at a time that nobody who wants to write waits for long. */
 const callsAtOnce = 200;
+const daysAtOnce = 5;
 const busyMs = 5000;
 /** How long others have the database for themselves after that: who waits for it tries again after 100 ms at the latest. */
 const pauseMs = 60;
@@ -42,10 +44,13 @@ export function countCalls({ database, anew }: Reckonings['countCalls']['from'])
     for (;;) {
       const some = patiently(() => counter.countSome());
       count += some;
-      if (some < callsAtOnce) return count;
+      if (some < callsAtOnce) break;
       // Nothing else is done on this thread.
       sleep(pauseMs);
     }
+    const makeSome = connection.transaction(() => makeSomeDays(connection, daysAtOnce));
+    while (patiently(() => makeSome.immediate()) === daysAtOnce) sleep(pauseMs);
+    return count;
   } finally {
     connection.close();
   }

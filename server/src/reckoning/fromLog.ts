@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3';
 import { MonthBill, monthOf, one, type Numbered, type Rates } from '@locutor/core/cost';
 import { wallTime, type DayNumber, type TimeZone } from '@locutor/core/hours';
+import { languageOf, type Language, type LineId, type VoiceId } from '@locutor/core/line';
 import { writeCallsCsv, type CallToWrite, type CsvFacts } from '@locutor/core/traffic';
 import { callsBetween } from './costOf';
 import { sheetsThen } from './sheetsThen';
@@ -32,7 +33,7 @@ function read<Found>(database: string, reads: (rows: Rows, connection: Database.
   }
 }
 
-export function callsCsv({ database, calls, names, rates }: Reckonings['callsCsv']['from']): Uint8Array {
+export function callsCsv({ database, calls, lineId, names, rates }: Reckonings['callsCsv']['from']): Uint8Array {
   return read(database, (rows, connection) => {
     const written = rows<Row>(calls).map(callOf);
     const zones = new Map(
@@ -51,9 +52,22 @@ export function callsCsv({ database, calls, names, rates }: Reckonings['callsCsv
         return cost === undefined ? undefined : (cost / one).toFixed(6);
       },
       currency: rates.cards.length > 0 ? rates.currency : null,
+      language: languageSpoken(connection, lineId),
     };
     return Buffer.from(writeCallsCsv(written, facts));
   });
+}
+
+/** What the line speaks, on air or else in its draft; the first line where none is meant. */
+function languageSpoken(connection: Database.Database, lineId: LineId | null): Language {
+  const row = connection
+    .prepare<{ readonly lineId: LineId | null }, { voice: VoiceId | null }>(
+      `SELECT coalesce(v."attendant" ->> '$.voice', d."attendant" ->> '$.voice') AS "voice" FROM "line" l
+      LEFT JOIN "version" v ON v."id" = l."onAirVersionId" LEFT JOIN "draft" d ON d."lineId" = l."id"
+      WHERE @lineId IS NULL OR l."id" = @lineId ORDER BY l."rowid" LIMIT 1`,
+    )
+    .get({ lineId });
+  return row?.voice ? languageOf(row.voice) : 'en';
 }
 
 const noLines: readonly Numbered[] = [];
@@ -79,7 +93,7 @@ function costsOf(
     let bill = bills.get(month);
     if (!bill) bills.set(month, (bill = new MonthBill(rates, noLines, call.day)));
     const cost = bill.add(call);
-    if (cost) costs.set(call.callId, cost.in + cost.out);
+    if (cost) costs.set(call.idOf(), cost.in + cost.out);
   }
   return costs;
 }

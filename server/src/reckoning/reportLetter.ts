@@ -11,7 +11,8 @@ import {
 } from '@locutor/core/traffic';
 import { PNG } from 'pngjs';
 import { drawDays } from './drawDays';
-import { answeredOf, pressedOf, whenSums, workOf, type Summed } from './trafficSums';
+import type { Summed } from './daysOfCalls';
+import { answeredOf, pressedOf, whenSums, workOf } from './trafficSums';
 
 /** What a report is made of. */
 export interface ReportAsked {

@@ -3,7 +3,7 @@ import type { CallScript } from '@locutor/core/call';
 import type { TrialResult } from '@locutor/core/exchange';
 import type { FirstCall } from '@locutor/core/firstCalls';
 import type { Hours, TimeZone } from '@locutor/core/hours';
-import type { Names } from '@locutor/core/line';
+import type { LineId, Names } from '@locutor/core/line';
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
 import type { AnsweredFigures, QuietHours, RingSum, SheetPresses, WhenSums } from '@locutor/core/traffic';
@@ -12,7 +12,7 @@ import type { LoggedCaller } from '@locutor/core/whatIf';
 import type { Spoken, Tracks } from './spoken';
 import type { ReportAsked, ReportLetter } from './reportLetter';
 import type { TodayAsked, TodaySums, UnpressedAsked } from './todaySums';
-import type { Summed } from './trafficSums';
+import type { Summed } from './daysOfCalls';
 import type { TrialDto } from '../trials/trial.dto';
 
 /** A finding in words. */
@@ -138,6 +138,8 @@ export interface Reckonings {
     readonly from: {
       readonly database: string;
       readonly calls: Query;
+      /** In whose language it is written; null for that of the first line. */
+      readonly lineId: LineId | null;
       readonly names: Names;
       readonly rates: Rates;
     };

@@ -2,7 +2,8 @@ import type { DayNumber } from '@locutor/core/hours';
 import { unpressedKeys, weeksBeside, type DayHourSum, type Recent } from '@locutor/core/traffic';
 import type { Unpressed } from '@locutor/core/line';
 import type { Attendant, LineId } from '@locutor/core/line';
-import { answeredOf, pressedOf, reading, whenSums, type Summed } from './trafficSums';
+import type { Summed } from './daysOfCalls';
+import { answeredOf, pressedOf, reading, whenSums } from './trafficSums';
 
 /** What Today tells of traffic. */
 export interface TodaySums {

@@ -4,22 +4,14 @@ import type { LineId } from '@locutor/core/line';
 import {
   answeredFigures,
   pressedFigures,
+  ringSums,
+  sumsOf,
   type AnsweredFigures,
-  type AnsweredRow,
-  type DaySum,
-  type HourSum,
-  type PressedSum,
   type RingSum,
   type SheetPresses,
   type WhenSums,
 } from '@locutor/core/traffic';
-
-/** Which calls are summed: of a line, or of all where it is null; on these days, both included. */
-export interface Summed {
-  readonly lineId: LineId | null;
-  readonly from: DayNumber;
-  readonly to: DayNumber;
-}
+import { daysOfCalls, daysOfRings, daysOfVisits, type Summed } from './daysOfCalls';
 
 /**
  * Of the rows of a table that has a line and a day. Of all lines together each is looked up by itself, so that the index is of use
@@ -32,62 +24,34 @@ export function ofSpan({ lineId }: Pick<Summed, 'lineId'>, table = 'call_fact'):
 
 /** How long it took until somebody answered. */
 export function answeredOf(database: string, span: Summed, withinS: number): AnsweredFigures {
-  return reading(database, (connection) => {
-    const rows = connection
-      .prepare<[Summed], AnsweredRow>(
-        `SELECT "callId", "minute", "outcome", "toPersonMs", "through", "answeredBy", "firstSheetId", "firstChoice"
-        FROM "call_fact" WHERE ${ofSpan(span)}`,
-      )
-      .iterate(span);
-    return answeredFigures(rows, withinS);
-  });
+  return reading(database, (connection) => answeredFigures(daysOfCalls(connection, span), withinS));
 }
 
 /** What callers did in each menu and announcement. */
 export function pressedOf(database: string, span: Summed): readonly SheetPresses[] {
-  return reading(database, (connection) => {
-    const sums = connection
-      .prepare<[Summed], PressedSum>(
-        `SELECT "sheetId", "choice", CASE WHEN "isFirstRound" THEN "afterMs" / 1000 END AS "second", count(*) AS "visits"
-        FROM "call_visit" WHERE ${ofSpan(span, 'call_visit')} GROUP BY 1, 2, 3`,
-      )
-      .all(span);
-    return pressedFigures(sums);
-  });
+  return reading(database, (connection) => pressedFigures(daysOfVisits(connection, span)));
 }
 
 /** How often each person, contact or number was rung, and how that ended. */
 export function workOf(database: string, span: Summed): readonly RingSum[] {
-  return reading(database, (connection) =>
-    connection
-      .prepare<[Summed], RingSum>(
-        `SELECT "who", "end", count(*) AS "rings", sum("talkMs") AS "talkMs", sum("holdMs") AS "holdMs"
-        FROM "call_ring" WHERE ${ofSpan(span, 'call_ring')} GROUP BY 1, 2`,
-      )
-      .all(span),
-  );
+  return reading(database, (connection) => ringSums(daysOfRings(connection, span)));
 }
 
 /** What the log holds of when people called. */
 export function whenSums(database: string, span: Summed): WhenSums {
-  return reading(database, (connection) => {
-    const calls = `FROM "call_fact" WHERE ${ofSpan(span)}`;
-    const byHour = connection
-      .prepare<[Summed], HourSum>(
-        // Monday is 1; the first day of 1970 was a Thursday.
-        `SELECT ("day" + 3) % 7 + 1 AS "weekday", "minute" / 60 AS "hour", "outcome", count(*) AS "calls" ${calls} GROUP BY 1, 2, 3`,
-      )
-      .all(span);
-    const byDay = connection
-      .prepare<[Summed], DaySum>(`SELECT "day", "outcome", count(*) AS "calls" ${calls} GROUP BY 1, 2`)
-      .all(span);
-    const { firstDay } = connection
-      .prepare<[Pick<Summed, 'lineId'>], { firstDay: number | null }>(
-        `SELECT min("day") AS "firstDay" FROM "call_fact" WHERE @lineId IS NULL OR "lineId" = @lineId`,
-      )
-      .get({ lineId: span.lineId }) ?? { firstDay: null };
-    return { byHour, byDay, firstDay };
-  });
+  return reading(database, (connection) => ({
+    ...sumsOf(daysOfCalls(connection, span)),
+    firstDay: firstDayOf(connection, span.lineId),
+  }));
+}
+
+/** The first day of the log, of a line or of all where it is null; null where it is empty. */
+export function firstDayOf(connection: Database.Database, lineId: LineId | null): DayNumber | null {
+  const ofLine = lineId === null ? '' : 'WHERE "lineId" = ?';
+  return connection
+    .prepare<LineId[], DayNumber | null>(`SELECT min("day") FROM "call_fact" ${ofLine}`)
+    .pluck()
+    .get(...(lineId === null ? [] : [lineId])) as DayNumber | null;
 }
 
 /** Reads from the database, on a connection of its own. */

@@ -29,7 +29,7 @@ const rowsAtOnce = 200;
  */
 @Injectable()
 export class SweepService implements OnApplicationBootstrap, OnModuleDestroy {
-  private stops: readonly Stop[] = [];
+  private stop: Stop = () => undefined;
 
   constructor(
     private readonly database: DataSource,
@@ -43,14 +43,11 @@ export class SweepService implements OnApplicationBootstrap, OnModuleDestroy {
 
   async onApplicationBootstrap(): Promise<void> {
     await this.audio.removeParts();
-    this.stops = [
-      this.clock.after(firstAfterMs, () => this.sweep()),
-      this.clock.every(lookEveryMs, () => this.sweep()),
-    ];
+    this.stop = this.clock.soonAndEvery(firstAfterMs, lookEveryMs, () => this.sweep());
   }
 
   onModuleDestroy(): void {
-    for (const stop of this.stops) stop();
+    this.stop();
   }
 
   async sweep(): Promise<void> {

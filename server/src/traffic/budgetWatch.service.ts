@@ -13,7 +13,7 @@ const lookEveryMs = 3_600_000;
 /** Tells by e-mail, once in a month each, that calls will most likely cost more than the budget, and that they do. */
 @Injectable()
 export class BudgetWatch implements OnApplicationBootstrap, OnModuleDestroy {
-  private stops: readonly Stop[] = [];
+  private stop: Stop = () => undefined;
 
   constructor(
     private readonly traffic: TrafficService,
@@ -24,11 +24,11 @@ export class BudgetWatch implements OnApplicationBootstrap, OnModuleDestroy {
   ) {}
 
   onApplicationBootstrap(): void {
-    this.stops = [this.clock.after(firstAfterMs, () => this.look()), this.clock.every(lookEveryMs, () => this.look())];
+    this.stop = this.clock.soonAndEvery(firstAfterMs, lookEveryMs, () => this.look());
   }
 
   onModuleDestroy(): void {
-    for (const stop of this.stops) stop();
+    this.stop();
   }
 
   async look(): Promise<void> {

@@ -26,7 +26,7 @@ const dayMs = 86_400_000;
 /** Reports of Traffic by e-mail: of the last whole week or month, once each; and what one would look like now. */
 @Injectable()
 export class ReportsService implements OnApplicationBootstrap, OnModuleDestroy {
-  private stops: readonly Stop[] = [];
+  private stop: Stop = () => undefined;
 
   constructor(
     private readonly traffic: TrafficService,
@@ -41,11 +41,11 @@ export class ReportsService implements OnApplicationBootstrap, OnModuleDestroy {
   ) {}
 
   onApplicationBootstrap(): void {
-    this.stops = [this.clock.after(firstAfterMs, () => this.look()), this.clock.every(lookEveryMs, () => this.look())];
+    this.stop = this.clock.soonAndEvery(firstAfterMs, lookEveryMs, () => this.look());
   }
 
   onModuleDestroy(): void {
-    for (const stop of this.stops) stop();
+    this.stop();
   }
 
   /** Writes the report that is due, unless it was written. */

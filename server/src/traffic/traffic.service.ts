@@ -21,7 +21,7 @@ import { LinesService } from '../lines/lines.service';
 import { invalid } from '../problems/problem';
 import { Reckoning } from '../reckoning/reckoning.module';
 import type { TodaySums } from '../reckoning/todaySums';
-import type { Summed } from '../reckoning/trafficSums';
+import type { Summed } from '../reckoning/daysOfCalls';
 import { SettingsService } from '../settings/settings.service';
 import { AiringEntity } from '../versions/airing.entity';
 import type { AnsweredQuery, SpanQuery } from './span.dto';

@@ -279,6 +279,13 @@ describe('the calls behind a figure', () => {
     expect(await found(`search=${encodeURIComponent(person.name.slice(0, 5).toLowerCase())}`)).toEqual(['a']);
   });
 
+  it.each([
+    ...['who=person:a_B-9', 'who=contact:_', 'who=%2B12075550100', 'through=group:__-', 'through=queue:q_1'],
+    ...['sheetId=sheet:_-', 'boxId=box:_b'],
+  ])('are asked for by whatever an id may be: %s', async (query) =>
+    expect((await server.ask('get', `/api/calls?${query}`)).status).toBe(200),
+  );
+
   it.each(['who=anybody', 'ringEnd=sang', 'choice=%27', 'fate=won', 'sheetId=1', 'afterS=-1', 'first=no'])(
     'refuse %s in words',
     async (query) => expect((await server.ask('get', `/api/calls?${query}`)).status).toBe(422),

@@ -1,7 +1,9 @@
-import type { ReferredId } from '@locutor/core/line';
+import { boxId, callerListId, contactId, groupId, personId, queueId } from '@locutor/core/directory';
+import { idPattern } from '@locutor/core/id';
+import { greetingId, lineId, type ReferredId } from '@locutor/core/line';
 import { OrNull, PatternField, YesNoField } from '../problems/fields';
 
-const anyId = /^(person|group|queue|box|contact|callers|greeting|line):[A-Za-z0-9_-]{1,40}$/;
+const anyId = idPattern(personId, groupId, queueId, boxId, contactId, callerListId, greetingId, lineId);
 
 export class ReplacementDto {
   @PatternField({ pattern: anyId, says: 'That is not the id of anything that can be replaced.' })

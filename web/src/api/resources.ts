@@ -242,7 +242,7 @@ export const useSettings = () => useSWR<Settings>('/api/settings', api);
 export const useStorage = () => useSWR<Storage>('/api/storage', api, { refreshInterval: 60_000 });
 export const useCall = (id: string) => useSWR<WholeCall>(`/api/calls/${id}`, api);
 export const useCalls = (wanted: CallsWanted) =>
-  useSWR<{ readonly calls: readonly LoggedCall[]; readonly inAll: number }>(
+  useSWR<{ readonly calls: readonly LoggedCall[]; readonly inAll: number }, Error>(
     `/api/calls?${new URLSearchParams(wanted).toString()}`,
     api,
     { keepPreviousData: true },

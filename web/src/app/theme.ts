@@ -5,6 +5,7 @@ import {
   buttonRecipe,
   cssVarsPrefix,
   cssVarsRoot,
+  datePickerSlotRecipe,
   dialogSlotRecipe,
   globalCss,
   headingRecipe,
@@ -45,6 +46,7 @@ const used = defineConfig({
       textarea: textareaRecipe,
     },
     slotRecipes: {
+      datePicker: datePickerSlotRecipe,
       dialog: dialogSlotRecipe,
       menu: menuSlotRecipe,
       table: tableSlotRecipe,

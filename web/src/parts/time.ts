@@ -51,3 +51,8 @@ function daysApart(fromMs: number, toMs: number, timeZone: TimeZone): number {
   const day = (atMs: number): number => Date.parse(`${clockReading(atMs, timeZone).slice(0, 10)}T00:00Z`);
   return Math.round((day(toMs) - day(fromMs)) / 86_400_000);
 }
+
+/** The hour of a day in a spreadsheet: `08:00`. */
+export function hourCell(hour: number): string {
+  return `${String(hour).padStart(2, '0')}:00`;
+}

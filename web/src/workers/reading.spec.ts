@@ -1,24 +1,10 @@
-import { readAside, type ReadingTold } from './reading';
-
-class FakeWorker {
-  onmessage: ((event: { data: ReadingTold }) => void) | null = null;
-  onerror: ((event: { message: string }) => void) | null = null;
-  asked: unknown;
-  isOver = false;
-
-  postMessage(asked: unknown): void {
-    this.asked = asked;
-  }
-
-  terminate(): void {
-    this.isOver = true;
-  }
-}
+import { FakeWorker } from '../testing/fakeWorker';
+import { readAside } from './reading';
 
 let worker: FakeWorker;
 const read = (signal?: AbortSignal) => {
   worker = new FakeWorker();
-  return readAside('ssml', { text: '<speak/>', voice: 'slt' }, signal, () => worker as unknown as Worker);
+  return readAside('ssml', { text: '<speak/>', voice: 'slt' }, signal, () => worker.asWorker);
 };
 
 beforeEach(() => jest.useFakeTimers());

@@ -1,28 +1,14 @@
 /** @jest-environment jsdom */
 import { act, renderHook } from '@testing-library/react';
 import type { Trial, Tried } from '@locutor/core/whatIf';
+import { FakeWorker } from '../testing/fakeWorker';
 import { useTrial } from './useWhatIf';
-import type { WhatIfTold } from './whatIf.worker';
-
-class FakeWorker {
-  onmessage: ((event: { data: WhatIfTold }) => void) | null = null;
-  onerror: ((event: { message: string }) => void) | null = null;
-  asked: unknown;
-  isOver = false;
-
-  postMessage(asked: unknown): void {
-    this.asked = asked;
-  }
-
-  terminate(): void {
-    this.isOver = true;
-  }
-}
 
 const workers: FakeWorker[] = [];
 const start = (): Worker => {
-  workers.push(new FakeWorker());
-  return workers.at(-1) as unknown as Worker;
+  const worker = new FakeWorker();
+  workers.push(worker);
+  return worker.asWorker;
 };
 const trial = { runs: 50 } as Trial;
 const tried = { runs: 50 } as Tried;

@@ -1,7 +1,7 @@
 import type { Outcome } from '../../call';
 
 /** What a call came to, as the call log tells it. */
-export const outcomeWords: Readonly<Record<Outcome, string>> = {
+export const outcomeWords = {
   answered: 'Answered',
   handedOver: 'Handed over',
   message: 'Left a message',
@@ -16,4 +16,4 @@ export const outcomeWords: Readonly<Record<Outcome, string>> = {
   greetingRecorded: 'Recorded a greeting',
   blocked: 'Blocked',
   cut: 'Cut off',
-};
+} as const satisfies Readonly<Record<Outcome, string>>;

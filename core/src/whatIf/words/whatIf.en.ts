@@ -19,7 +19,8 @@ function describeChange(change: Change, names: Names): string {
   return `${said(change, nameOf)}${onDays(change.on)}`;
 }
 
-function said(change: Change, nameOf: (id: string) => string): string {
+function said(change: Change, named: (id: string) => string): string {
+  const nameOf = (id: string | null): string => (id === null ? 'some group or queue' : named(id));
   switch (change.type) {
     case 'calls':
       return change.percent < 0 ? `with ${-change.percent}% fewer calls` : `with ${change.percent}% more calls`;

@@ -1,5 +1,5 @@
 import { useCountry } from '../../parts/useCountry';
-import { IconButton, Input, Table, Text } from '@chakra-ui/react';
+import { IconButton, Table, Text } from '@chakra-ui/react';
 import { exampleNumber, longestName } from '@locutor/core/directory';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -8,6 +8,7 @@ import { SavingNote } from '../../saving/SavingNote';
 import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
 import { CellField } from './CellField';
+import { DateField } from '../../parts/DateField';
 import { NewField } from './NewField';
 import { NumberField } from './NumberField';
 import { RowTable } from './RowTable';
@@ -65,17 +66,21 @@ function ContactRow({ contact }: { readonly contact: KeptContact }) {
         />
       </Table.Cell>
       <Table.Cell>
-        <DayField
+        <DateField
           label={`First day in service of ${contact.name}`}
-          value={row.serviceFrom}
-          onChange={(serviceFrom) => change({ serviceFrom })}
+          value={row.serviceFrom ?? ''}
+          canBeNone
+          inWords={false}
+          onChange={(day) => change({ serviceFrom: day || null })}
         />
       </Table.Cell>
       <Table.Cell>
-        <DayField
+        <DateField
           label={`Last day in service of ${contact.name}`}
-          value={row.serviceUntil}
-          onChange={(serviceUntil) => change({ serviceUntil })}
+          value={row.serviceUntil ?? ''}
+          canBeNone
+          inWords={false}
+          onChange={(day) => change({ serviceUntil: day || null })}
         />
       </Table.Cell>
       <UsesCell id={contact.id} name={contact.name} />
@@ -92,34 +97,6 @@ function ContactRow({ contact }: { readonly contact: KeptContact }) {
         {leave.dialog}
       </Table.Cell>
     </Table.Row>
-  );
-}
-
-interface DayProps {
-  readonly label: string;
-  readonly value: string | null;
-  readonly onChange: (day: string | null) => void;
-}
-
-/** A day, or none for always. */
-export function DayField({ label, value, onChange }: DayProps) {
-  return (
-    <Input
-      type="date"
-      size="sm"
-      h="30px"
-      w="138px"
-      px="1"
-      fontFamily="mono"
-      fontSize="13px"
-      aria-label={label}
-      value={value ?? ''}
-      bg="transparent"
-      borderColor="transparent"
-      color={value ? undefined : 'quiet'}
-      _hover={{ borderColor: 'hairline' }}
-      onChange={(event) => onChange(event.currentTarget.value || null)}
-    />
   );
 }
 

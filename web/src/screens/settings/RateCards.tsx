@@ -19,7 +19,6 @@ import { InlineInput } from '../../parts/InlineInput';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { SmallButton } from '../../parts/SmallButton';
-import { showLongDay } from '../../parts/time';
 
 interface Props {
   readonly rates: Rates;
@@ -98,7 +97,6 @@ function Card({ card, onChange, onRemove }: CardProps) {
   const amount = (label: string, name: 'rent' | 'perMinuteIn' | 'perMinuteOut') => (
     <InlineAmount label={label} value={card[name]} onChange={(value) => set({ [name]: value })} />
   );
-  const day = readDate(card.from);
   return (
     <Box
       as="fieldset"
@@ -111,9 +109,7 @@ function Card({ card, onChange, onRemove }: CardProps) {
     >
       <Flex align="center" gap="2" wrap="wrap">
         From <DateField label="First day" value={card.from} onChange={(from) => set({ from })} />
-        <Text color="quiet" flex="1">
-          {day === undefined ? '' : showLongDay(day)}
-        </Text>
+        <Box flex="1" />
         <SmallButton
           label={`Remove the rate card from ${card.from}`}
           icon={<X size={14} aria-hidden />}

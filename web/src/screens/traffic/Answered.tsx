@@ -1,12 +1,19 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { writeCsv } from '@locutor/core/formats';
 import type { Names } from '@locutor/core/line';
-import { describeAnswered, saySeconds, type AnsweredFigures, type AnswerTimes } from '@locutor/core/traffic';
+import {
+  describeAnswered,
+  said,
+  saidChoice,
+  saySeconds,
+  type AnsweredFigures,
+  type AnswerTimes,
+  type TableCell,
+} from '@locutor/core/traffic';
 import { Link } from 'react-router';
 import { useAnswered } from '../../api/resources';
 import { useSheetNames } from '../../live/useSheetNames';
 import { InlineNumber } from '../../parts/InlineNumber';
-import { showMinutes } from '../../parts/time';
+import { hourCell, showMinutes } from '../../parts/time';
 import { targetNameOf } from './answeredWords';
 import { choiceWords } from './choiceWords';
 import { callsBehind, type BehindAsked } from './behind';
@@ -33,7 +40,7 @@ export function Answered() {
   const tables = figures ? tablesOf(figures, names, asked) : [];
   return (
     <TrafficPage
-      actions={figures && figures.reached > 0 && <SaveCsv name="answered" csv={() => csvOf(figures, tables)} />}
+      actions={figures && figures.reached > 0 && <SaveCsv name="answered" rows={() => cellsOf(figures, tables)} />}
     >
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
@@ -84,7 +91,10 @@ type Times = Omit<AnswerTimes, 'lost'> & Partial<Pick<AnswerTimes, 'lost'>>;
 interface Table {
   readonly title: string;
   readonly head: string;
-  readonly rows: readonly (Times & Pick<FiguresRow, 'key' | 'name' | 'to'>)[];
+  /** Of the columns that name the rows in a spreadsheet. */
+  readonly said: readonly TableCell[];
+  readonly rows: readonly (Times &
+    Pick<FiguresRow, 'key' | 'name' | 'to'> & { readonly cells: readonly TableCell[] })[];
 }
 
 function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names, asked: BehindAsked): readonly Table[] {
@@ -92,8 +102,9 @@ function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names, asked
     {
       title: 'By who was rung',
       head: 'Group, queue or person',
+      said: [said('group, queue or person')],
       rows: byWay.map(({ to, ...each }) => ({
-        ...{ ...each, key: to, name: targetNameOf(to, names) },
+        ...{ ...each, key: to, name: targetNameOf(to, names), cells: [targetNameOf(to, names)] },
         to: callsBehind({
           ...asked,
           ...(/^(group|queue):/.test(to) ? { through: to } : { who: to, ringEnd: 'answered' }),
@@ -103,18 +114,21 @@ function tablesOf({ byWay, byKey, byHour }: AnsweredFigures, names: Names, asked
     {
       title: 'By what callers did first',
       head: 'Sheet and key',
+      said: [said('sheet'), said('key')],
       rows: byKey.map((each) => ({
         ...each,
         key: `${each.sheetId} ${each.choice}`,
         name: `${names[each.sheetId] ?? 'a deleted sheet'}: ${choiceWords(each.choice)}`,
+        cells: [names[each.sheetId] ?? said('a deleted sheet'), saidChoice(each.choice)],
         to: callsBehind({ ...asked, sheetId: each.sheetId, choice: each.choice, first: 'yes' }),
       })),
     },
     {
       title: 'By hour of the day',
       head: 'From',
+      said: [said('hour')],
       rows: byHour.map((each) => ({
-        ...{ ...each, key: String(each.hour), name: showMinutes(each.hour * 60) },
+        ...{ ...each, key: String(each.hour), name: showMinutes(each.hour * 60), cells: [hourCell(each.hour)] },
         to: callsBehind({ ...asked, hour: String(each.hour) }),
       })),
     },
@@ -146,22 +160,20 @@ function figuresOf({ reached, medianMs, nineTenthsMs, within, lost }: Times): re
   ];
 }
 
-function csvOf({ withinS }: AnsweredFigures, tables: readonly Table[]): string {
+function cellsOf({ withinS }: AnsweredFigures, tables: readonly Table[]): readonly (readonly TableCell[])[] {
   const seconds = (ms: number | null): string => (ms === null ? '' : (ms / 1000).toFixed(1));
-  return writeCsv(
-    tables.flatMap(({ head, rows }) => [
-      [head, 'answered', 'median (s)', '90 % (s)', `within ${withinS} s`, 'lost'],
-      ...rows.map(({ name, reached, medianMs, nineTenthsMs, within, lost }) => [
-        ...[
-          name,
-          String(reached),
-          seconds(medianMs),
-          seconds(nineTenthsMs),
-          String(within),
-          lost === undefined ? '' : String(lost),
-        ],
-      ]),
-      [],
+  return tables.flatMap(({ said: of, rows }): readonly (readonly TableCell[])[] => [
+    [...of, said('answered'), said('median (s)'), said('90% (s)'), said('within {} s', withinS), said('lost')],
+    ...rows.map(({ cells, reached, medianMs, nineTenthsMs, within, lost }) => [
+      ...cells,
+      ...[
+        String(reached),
+        seconds(medianMs),
+        seconds(nineTenthsMs),
+        String(within),
+        lost === undefined ? '' : String(lost),
+      ],
     ]),
-  );
+    [],
+  ]);
 }

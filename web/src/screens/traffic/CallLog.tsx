@@ -40,7 +40,7 @@ export function CallLog() {
     ...(search.trim() ? { search: search.trim() } : {}),
     ...(span === 'all' ? {} : { fromMs: String(since - Number(span) * dayMs) }),
   };
-  const { data } = useCalls({ ...wanted, skip: String(skip) });
+  const { data, error } = useCalls({ ...wanted, skip: String(skip) });
   const { data: settings } = useSettings();
   const narrowed = Object.keys(wanted).length > 0;
   const described = describeBehind(address, names);
@@ -104,6 +104,8 @@ export function CallLog() {
             {data ? `${data.inAll.toLocaleString()} ${data.inAll === 1 ? 'call' : 'calls'}` : ''}
           </Text>
         </Flex>
+        {error && <Text role="alert">The calls could not be read. {error.message}</Text>}
+        {!data && !error && <Text color="quiet">Reading the log …</Text>}
         {data && data.calls.length > 0 && <CallTable calls={data.calls} />}
         {data?.calls.length === 0 && (
           <Text py="3">

@@ -1,5 +1,4 @@
 import { Box, Text } from '@chakra-ui/react';
-import { writeCsv } from '@locutor/core/formats';
 import type { DayRange } from '@locutor/core/hours';
 import {
   cameTo,
@@ -8,9 +7,12 @@ import {
   describeChange,
   outcomeWords,
   percent,
+  said,
+  saidOutcome,
   spanBefore,
   whenFigures,
   type CameTo,
+  type TableCell,
 } from '@locutor/core/traffic';
 import { useWhen } from '../../api/resources';
 import { InlineSelect } from '../../parts/InlineSelect';
@@ -44,7 +46,7 @@ export function CameToPage() {
   const before = other && otherSums ? cameTo(otherSums) : null;
   const setCompare = (value: string): void => change({ compare: value === 'nothing' ? null : value });
   return (
-    <TrafficPage actions={came && came.calls > 0 && <SaveCsv name="outcomes" csv={() => csvOf(came, before)} />}>
+    <TrafficPage actions={came && came.calls > 0 && <SaveCsv name="outcomes" rows={() => cellsOf(came, before)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
       {!came && !error && <Counting />}
@@ -108,15 +110,15 @@ function rowsOf(came: CameTo, before: CameTo | null, asked: BehindAsked) {
   });
 }
 
-function csvOf(came: CameTo, before: CameTo | null): string {
-  return writeCsv([
-    ['outcome', 'calls', ...(before ? ['calls before'] : [])],
+function cellsOf(came: CameTo, before: CameTo | null): readonly (readonly TableCell[])[] {
+  return [
+    [said('outcome'), said('calls'), ...(before ? [said('calls before')] : [])],
     ...came.byOutcome.map(({ outcome, calls }) => [
-      outcomeWords[outcome],
+      saidOutcome(outcome),
       String(calls),
       ...(before ? [String(before.byOutcome.find((each) => each.outcome === outcome)?.calls ?? 0)] : []),
     ]),
-  ]);
+  ];
 }
 
 /** 52 weeks before, so that weekdays are the same; null for nothing to compare with. */

@@ -1,16 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  describeCost,
-  monthOf,
-  one,
-  sayMonth,
-  showAmount,
-  type Cost,
-  type Currency,
-  type PartCost,
-} from '@locutor/core/cost';
-import { writeCsv } from '@locutor/core/formats';
+import { describeCost, monthOf, one, showAmount, type Cost, type Currency, type PartCost } from '@locutor/core/cost';
 import type { Names } from '@locutor/core/line';
+import { said, saidChoice, type TableCell } from '@locutor/core/traffic';
 import { Link } from 'react-router';
 import { useCost, useSettings, type Settings } from '../../api/resources';
 import { useSheetNames } from '../../live/useSheetNames';
@@ -33,7 +24,7 @@ export function CostPage() {
   const cost = data?.cost;
   return (
     <TrafficPage
-      actions={cost && settings && <SaveCsv name="cost" csv={() => csvOf(cost, settings.rates.currency, names)} />}
+      actions={cost && settings && <SaveCsv name="cost" rows={() => cellsOf(cost, settings.rates.currency, names)} />}
     >
       <SpanBar {...looked} />
       {error && <Text role="alert">The cost could not be reckoned. {String(error.message)}</Text>}
@@ -148,32 +139,27 @@ function Figures({ cost, settings: { rates, budget }, names, today, asked }: Fig
   );
 }
 
-function csvOf({ months, byLine, byKey }: Cost, currency: Currency, names: Names): string {
+function cellsOf({ months, byLine, byKey }: Cost, currency: Currency, names: Names): readonly (readonly TableCell[])[] {
   const money = (amount: number): string => (amount / one).toFixed(6);
   const part = ({ calls, in: into, out }: PartCost): string[] => [String(calls), money(into), money(out)];
-  const head = ['calls', `to the line (${currency})`, `to outside phones (${currency})`];
-  return writeCsv([
+  const head = [said('calls'), said('to the line ({})', currency), said('to outside phones ({})', currency)];
+  return [
     [
-      'month',
-      ...head,
-      `rents (${currency})`,
-      `total (${currency})`,
-      'seconds to the line',
-      'of them included',
-      'seconds to outside phones',
+      ...[said('month'), ...head, said('rents ({})', currency), said('total ({})', currency)],
+      ...[said('seconds to the line'), said('of them included'), said('seconds to outside phones')],
     ],
     ...months.map((month) => [
-      sayMonth(month.month),
+      month.month,
       ...part(month),
       money(month.rent),
       money(month.total),
       ...[month.inSeconds, month.includedSeconds, month.outSeconds].map(String),
     ]),
     [],
-    ['line', ...head],
-    ...byLine.map((each) => [names[each.lineId] ?? 'a deleted line', ...part(each)]),
+    [said('line'), ...head],
+    ...byLine.map((each) => [names[each.lineId] ?? said('a deleted line'), ...part(each)]),
     [],
-    ['sheet', 'key', ...head],
-    ...byKey.map((each) => [names[each.sheetId] ?? 'a deleted sheet', choiceWords(each.choice), ...part(each)]),
-  ]);
+    [said('sheet'), said('key'), ...head],
+    ...byKey.map((each) => [names[each.sheetId] ?? said('a deleted sheet'), saidChoice(each.choice), ...part(each)]),
+  ];
 }

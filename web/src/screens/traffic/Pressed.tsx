@@ -1,7 +1,14 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { writeCsv } from '@locutor/core/formats';
 import type { Menu, Names, Sheet } from '@locutor/core/line';
-import { describePressed, isKeyChoice, type Choice, type SheetPresses } from '@locutor/core/traffic';
+import {
+  describePressed,
+  isKeyChoice,
+  said,
+  saidChoice,
+  type TableCell,
+  type Choice,
+  type SheetPresses,
+} from '@locutor/core/traffic';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePressed } from '../../api/resources';
@@ -24,7 +31,9 @@ export function Pressed() {
   const names = { ...useNamesThen(), ...useSheetNames() };
   const { data: sheets, error } = usePressed(spanAsked(looked));
   return (
-    <TrafficPage actions={sheets && sheets.length > 0 && <SaveCsv name="pressed" csv={() => csvOf(sheets, names)} />}>
+    <TrafficPage
+      actions={sheets && sheets.length > 0 && <SaveCsv name="pressed" rows={() => cellsOf(sheets, names)} />}
+    >
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
       {!sheets && !error && <Counting />}
@@ -176,16 +185,16 @@ function announced({ visits, choices }: SheetPresses): string {
     : `${visits - hungUp} heard it to its end, ${hungUp} hung up in it.`;
 }
 
-function csvOf(sheets: readonly SheetPresses[], names: Names): string {
-  return writeCsv([
-    ['sheet', 'what they did', 'callers', 'half of them by (s)'],
+function cellsOf(sheets: readonly SheetPresses[], names: Names): readonly (readonly TableCell[])[] {
+  return [
+    [said('sheet'), said('what they did'), said('callers'), said('half of them by (s)')],
     ...sheets.flatMap(({ sheetId, choices }) =>
       choices.map(({ choice, visits, medianS }) => [
         names[sheetId] ?? sheetId,
-        choiceWords(choice),
+        saidChoice(choice),
         String(visits),
         medianS === null ? '' : String(medianS),
       ]),
     ),
-  ]);
+  ];
 }

@@ -61,9 +61,9 @@ export function SpanBar(looked: LookedAt & Options) {
       {'from' in choice && (
         <>
           <Text>from</Text>
-          <DateField label="First day" value={showDate(span.from)} onChange={pick('from')} />
+          <DateField label="First day" value={showDate(span.from)} onChange={pick('from')} inWords={false} />
           <Text>to</Text>
-          <DateField label="Last day" value={showDate(span.to)} onChange={pick('to')} />
+          <DateField label="Last day" value={showDate(span.to)} onChange={pick('to')} inWords={false} />
         </>
       )}
       {lines.length > 1 && !oneLine && (

@@ -1,11 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
 import type { AnsweredFigures } from '@locutor/core/traffic';
 import { useNavigate } from 'react-router';
-import { Bar, BarChart, CartesianGrid, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { Bar, BarChart, CartesianGrid, LabelList, XAxis, YAxis } from 'recharts';
 import { callsBehind, type BehindAsked } from './behind';
+import { ChartFrame } from './chart/ChartFrame';
+import { ink, petrol } from './chart/fills';
+import { chartLook } from './chart/look';
 import { FiguresTable } from './FiguresTable';
-
-const quiet = 'var(--chakra-colors-quiet)';
 
 interface Props {
   readonly figures: AnsweredFigures;
@@ -24,46 +24,39 @@ export function StretchesChart({ figures: { stretches }, asked }: Props) {
     }),
     label: nameOf(stretches[index - 1]?.untilS ?? 0, untilS),
   }));
-  const says = data.map(({ label, calls }) => `${label}: ${calls}`).join('; ');
   return (
-    <Box maxW="820px">
-      <Text asChild fontWeight="600" fontSize="15px" mb="2">
-        <h2>Callers who were answered after so many seconds</h2>
-      </Text>
-      <Box h="210px" role="img" aria-label={says}>
-        <ResponsiveContainer width="100%" height="100%">
-          <BarChart
-            data={data}
-            margin={{ top: 18, right: 4, bottom: 0, left: -18 }}
-            barCategoryGap="14%"
-            accessibilityLayer={false}
-          >
-            <CartesianGrid vertical={false} stroke="var(--chakra-colors-hairline)" />
-            <XAxis dataKey="label" tick={{ fill: quiet, fontSize: 12 }} tickLine={false} stroke={quiet} interval={0} />
-            <YAxis allowDecimals={false} tick={{ fill: quiet, fontSize: 12 }} tickLine={false} axisLine={false} />
-            <Bar
-              dataKey="calls"
-              fill="var(--chakra-colors-petrol-solid)"
-              isAnimationActive={false}
-              cursor="pointer"
-              onClick={({ payload }) => void navigate((payload as { to: string }).to)}
-            >
-              <LabelList dataKey="calls" position="top" fill="var(--chakra-colors-ink)" fontSize={12} />
-            </Bar>
-          </BarChart>
-        </ResponsiveContainer>
-      </Box>
-      <details>
-        <Text asChild fontSize="13px" color="quiet" cursor="pointer">
-          <summary>The figures as a table</summary>
-        </Text>
+    <ChartFrame
+      title="Callers who were answered after so many seconds"
+      says={data.map(({ label, calls }) => `${label}: ${calls}`).join('; ')}
+      height={210}
+      table={
         <FiguresTable
           title="Callers who were answered after so many seconds, as figures"
           head={['Seconds', 'Callers']}
           rows={data.map(({ label, calls, to }) => ({ key: label, name: label, figures: [String(calls)], to }))}
         />
-      </details>
-    </Box>
+      }
+    >
+      <BarChart
+        data={data}
+        margin={{ top: 18, right: 4, bottom: 0, left: -18 }}
+        barCategoryGap="14%"
+        accessibilityLayer={false}
+      >
+        <CartesianGrid vertical={false} {...chartLook.grid} />
+        <XAxis dataKey="label" interval={0} {...chartLook.names} />
+        <YAxis allowDecimals={false} {...chartLook.measure} />
+        <Bar
+          dataKey="calls"
+          fill={petrol}
+          isAnimationActive={false}
+          cursor="pointer"
+          onClick={({ payload }) => void navigate((payload as { to: string }).to)}
+        >
+          <LabelList dataKey="calls" position="top" fill={ink} fontSize={12} />
+        </Bar>
+      </BarChart>
+    </ChartFrame>
   );
 }
 

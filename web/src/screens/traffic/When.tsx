@@ -1,9 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
-import { writeCsv } from '@locutor/core/formats';
 import { showDate, type DayNumber, type DayRange } from '@locutor/core/hours';
-import { describeWhen, whenFigures, type WhenFigures } from '@locutor/core/traffic';
+import { describeWhen, said, saidWeekday, whenFigures, type TableCell, type WhenFigures } from '@locutor/core/traffic';
 import { useWhen } from '../../api/resources';
-import { userDial } from '../../parts/time';
+import { hourCell, userDial } from '../../parts/time';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { HoursGrid } from './HoursGrid';
 import { Counting } from './Counting';
@@ -21,7 +20,9 @@ export function When() {
   const { data: sums, error } = useWhen(asked);
   const figures = sums && whenFigures(sums, looked.span, looked.today);
   return (
-    <TrafficPage actions={figures && figures.calls > 0 && <SaveCsv name="calls by hour" csv={() => csvOf(figures)} />}>
+    <TrafficPage
+      actions={figures && figures.calls > 0 && <SaveCsv name="calls by hour" rows={() => cellsOf(figures)} />}
+    >
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message ?? '')}</Text>}
       {!sums && !error && <Counting />}
@@ -59,11 +60,9 @@ function daysIn({ from, to }: DayRange, today: DayNumber): readonly DayNumber[] 
   return Array.from({ length: Math.max(0, last - first + 1) }, (_, index) => first + index);
 }
 
-const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
-
 /** Hours in which somebody called, and weeks, each with what became of them. */
-function csvOf({ hours, weeks }: WhenFigures): string {
-  const head = ['calls', 'reached somebody', 'left a message', 'wanted nobody', 'lost'];
+function cellsOf({ hours, weeks }: WhenFigures): readonly (readonly TableCell[])[] {
+  const head = [said('calls'), said('reached somebody'), said('left a message'), said('wanted nobody'), said('lost')];
   const counts = ({
     calls,
     reached,
@@ -72,17 +71,13 @@ function csvOf({ hours, weeks }: WhenFigures): string {
     lost,
   }: Pick<WhenFigures, 'calls' | 'reached' | 'message' | 'served' | 'lost'>) =>
     [calls, reached, message, served, lost].map(String);
-  return writeCsv([
-    ['weekday', 'hour', ...head],
+  return [
+    [said('weekday'), said('hour'), ...head],
     ...hours
       .filter(({ calls }) => calls > 0)
-      .map((cell) => [
-        weekdayNames[cell.weekday - 1] ?? '',
-        `${String(cell.hour).padStart(2, '0')}:00`,
-        ...counts(cell),
-      ]),
+      .map((cell) => [saidWeekday(cell.weekday), hourCell(cell.hour), ...counts(cell)]),
     [],
-    ['week from', 'whole week', ...head],
-    ...weeks.map((week) => [showDate(week.monday), week.isWhole ? 'yes' : 'no', ...counts(week)]),
-  ]);
+    [said('week from'), said('whole week'), ...head],
+    ...weeks.map((week) => [showDate(week.monday), said(week.isWhole ? 'yes' : 'no'), ...counts(week)]),
+  ];
 }

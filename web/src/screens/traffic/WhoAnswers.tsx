@@ -1,12 +1,12 @@
 import { Box, Text } from '@chakra-ui/react';
-import { writeCsv } from '@locutor/core/formats';
 import type { Names } from '@locutor/core/line';
-import { describeWork, percent, workFigures, type WorkOf } from '@locutor/core/traffic';
+import { describeWork, percent, said, workFigures, type TableCell, type WorkOf } from '@locutor/core/traffic';
 import { usePeople, useWork } from '../../api/resources';
 import { targetNameOf } from './answeredWords';
 import { callsBehind } from './behind';
 import { FiguresTable } from './FiguresTable';
 import { Counting } from './Counting';
+import { RungChart } from './RungChart';
 import { SaveCsv } from './SaveCsv';
 import { SpanBar } from './SpanBar';
 import { TrafficPage } from './TrafficPage';
@@ -21,7 +21,7 @@ export function WhoAnswers() {
   const { data: sums, error } = useWork(spanAsked(looked));
   const work = sums && workFigures(sums, order);
   return (
-    <TrafficPage actions={work && work.length > 0 && <SaveCsv name="who answers" csv={() => csvOf(work, names)} />}>
+    <TrafficPage actions={work && work.length > 0 && <SaveCsv name="who answers" rows={() => cellsOf(work, names)} />}>
       <SpanBar {...looked} />
       {error && <Text role="alert">The calls could not be counted. {String(error.message)}</Text>}
       {!work && !error && <Counting />}
@@ -32,6 +32,9 @@ export function WhoAnswers() {
       )}
       {work && work.length > 0 && (
         <Box maxW="980px">
+          <Box mb="6">
+            <RungChart work={work} names={names} asked={spanAsked(looked)} />
+          </Box>
           <FiguresTable
             title="Who was rung, and who answered"
             head={[
@@ -51,7 +54,6 @@ export function WhoAnswers() {
               figures: figuresOf(each),
               to: callsBehind({ ...spanAsked(looked), who: each.who }),
             }))}
-            bars={work.map(({ share }) => share)}
           />
           <Text mt="3" color="quiet" fontSize="13px">
             These are counts of work, not of merit: who is rung more lets more ring. “Had no time to”: a colleague
@@ -78,13 +80,15 @@ function showHours(ms: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')} h`;
 }
 
-function csvOf(work: readonly WorkOf[], names: Names): string {
-  const head = ['who', 'rung', 'answered', 'declined', 'let ring', 'had no time to', 'talked (s)', 'on hold (s)'];
-  return writeCsv([
-    head,
+function cellsOf(work: readonly WorkOf[], names: Names): readonly (readonly TableCell[])[] {
+  return [
+    [
+      ...[said('who'), said('rung'), said('answered'), said('declined'), said('let ring'), said('had no time to')],
+      ...[said('talked (s)'), said('on hold (s)')],
+    ],
     ...work.map(({ who, rung, answered, declined, letRing, stopped, talkMs, holdMs }) => [
       targetNameOf(who, names),
       ...[rung, answered, declined, letRing, stopped, Math.round(talkMs / 1000), Math.round(holdMs / 1000)].map(String),
     ]),
-  ]);
+  ];
 }

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { GroupId, PersonId, QueueId } from '@locutor/core/directory';
+import { queueDefaults, queueLimits, type GroupId, type PersonId, type QueueId } from '@locutor/core/directory';
 import { weekdayName, weekdays, type Weekday } from '@locutor/core/hours';
 import { callsLimits, mostChanges, secondsLimits, type Change, type ChangedSeconds } from '@locutor/core/whatIf';
 import { X } from 'lucide-react';
@@ -55,35 +55,51 @@ interface Kind extends Choice {
   readonly make: () => Change;
 }
 
-/** What can be changed, with the first of everything filled in. */
+/** What can be changed. Of whom is left to be said, but where there is one alone. */
 function useKinds(): readonly Kind[] {
   const [queues, groups, people] = [useQueues(), useGroups(), usePeople()];
-  const [first] = [...queues, ...groups];
-  const [queue] = queues;
-  const [group] = groups;
+  const of = onlyOne<GroupId | QueueId>([...queues, ...groups]);
   const every: readonly Weekday[] = [];
-  const kinds: Kind[] = [];
-  const offer = (value: string, label: string, make: () => Change): void => void kinds.push({ value, label, make });
-  offer('calls', 'more or fewer calls', () => ({ type: 'calls', percent: 20, on: every }));
-  if (first) {
-    const { id: of } = first;
-    offer('more', 'one more member', () => ({ type: 'moreMembers', of, who: null, on: every }));
-    offer('fewer', 'one member less', () => ({ type: 'fewerMembers', of, who: null, on: every }));
-    offer('seconds', 'how long it rings, rests or lets them wait', () => ({
-      ...{ type: 'seconds', of, what: 'memberSeconds', to: first.memberSeconds, on: every },
-    }));
-  }
-  if (people.length > 0) offer('away', 'somebody away', () => ({ type: 'away', who: null, on: [5] }));
-  if (queue) {
-    const { id: of, mostCallers: to } = queue;
-    offer('mostCallers', 'how many may wait', () => ({ type: 'mostCallers', of, to, on: every }));
-  }
-  if (group) {
-    const { id: of } = group;
-    offer('queueForGroup', 'a queue instead of a group', () => ({ type: 'queueForGroup', of, on: every }));
-  }
-  offer('open', 'other hours', () => ({ type: 'open', fromMin: 480, toMin: 1080, on: [6] }));
-  return kinds;
+  const isSomewhere = queues.length + groups.length > 0;
+  const kinds: readonly (Kind & { readonly isOffered: boolean })[] = [
+    {
+      ...{ value: 'calls', label: 'more or fewer calls', isOffered: true },
+      make: () => ({ type: 'calls', percent: 20, on: every }),
+    },
+    {
+      ...{ value: 'more', label: 'one more member', isOffered: isSomewhere },
+      make: () => ({ type: 'moreMembers', of, who: null, on: every }),
+    },
+    {
+      ...{ value: 'fewer', label: 'one member less', isOffered: isSomewhere },
+      make: () => ({ type: 'fewerMembers', of, who: null, on: every }),
+    },
+    {
+      ...{ value: 'seconds', label: 'how long it rings, rests or lets them wait', isOffered: isSomewhere },
+      make: () => ({ type: 'seconds', of, what: 'memberSeconds', to: queueDefaults.memberSeconds, on: every }),
+    },
+    {
+      ...{ value: 'away', label: 'somebody away', isOffered: people.length > 0 },
+      make: () => ({ type: 'away', who: null, on: [5] }),
+    },
+    {
+      ...{ value: 'mostCallers', label: 'how many may wait', isOffered: queues.length > 0 },
+      make: () => ({ type: 'mostCallers', of: onlyOne(queues), to: queueLimits.mostCallers.usual, on: every }),
+    },
+    {
+      ...{ value: 'queueForGroup', label: 'a queue instead of a group', isOffered: groups.length > 0 },
+      make: () => ({ type: 'queueForGroup', of: onlyOne(groups), on: every }),
+    },
+    {
+      ...{ value: 'open', label: 'other hours', isOffered: true },
+      make: () => ({ type: 'open', fromMin: 480, toMin: 1080, on: [6] }),
+    },
+  ];
+  return kinds.filter(({ isOffered }) => isOffered);
+}
+
+function onlyOne<Id>(all: readonly { readonly id: Id }[]): Id | null {
+  return all.length === 1 ? (all[0]?.id ?? null) : null;
 }
 
 interface OneProps {
@@ -95,14 +111,20 @@ function OneChange({ change, onChange }: OneProps) {
   const [queues, groups, people] = [useQueues(), useGroups(), usePeople()];
   const named = (all: readonly { readonly id: string; readonly name: string }[]): readonly Choice[] =>
     all.map(({ id, name }) => ({ value: id, label: name }));
-  const either = (of: GroupId | QueueId, set: (of: GroupId | QueueId) => void) => (
+  const either = (of: GroupId | QueueId | null, set: (of: GroupId | QueueId) => void) => (
     <InlineSelect
       label="Group or queue"
-      value={of}
+      value={of ?? ''}
+      toChoose="which?"
       choices={named([...queues, ...groups])}
       onChange={(id) => set(id as GroupId | QueueId)}
     />
   );
+  /** As they are now: what is changed is seen at once. */
+  const secondsNow = (of: GroupId | QueueId | null, what: ChangedSeconds): number => {
+    const kept: Partial<Record<ChangedSeconds, number>> = [...queues, ...groups].find(({ id }) => id === of) ?? {};
+    return kept[what] ?? queueDefaults[what];
+  };
   const person = (who: PersonId | null, choices: readonly Choice[], set: (who: PersonId | null) => void) => (
     <InlineSelect
       label="Person"
@@ -150,7 +172,7 @@ function OneChange({ change, onChange }: OneProps) {
         </>
       );
     case 'fewerMembers': {
-      const membersOf = (of: GroupId | QueueId) => {
+      const membersOf = (of: GroupId | QueueId | null) => {
         const members = [...queues, ...groups].find(({ id }) => id === of)?.members ?? [];
         return people.filter(({ id }) => members.some(({ personId }) => personId === id));
       };
@@ -172,15 +194,16 @@ function OneChange({ change, onChange }: OneProps) {
     case 'seconds':
       return (
         <>
-          {either(change.of, (of) => onChange({ ...change, of }))}
+          {either(change.of, (of) => onChange({ ...change, of, to: secondsNow(of, change.what) }))}
           <InlineSelect
             label="What takes so long"
             value={change.what}
-            choices={secondsChoices}
-            onChange={(what) => {
-              const { least, most } = secondsLimits[what as ChangedSeconds];
-              const to = Math.min(most, Math.max(least, change.to));
-              onChange({ ...change, what: what as ChangedSeconds, to });
+            choices={secondsChoices.filter(
+              ({ value }) => value !== 'longestWaitSeconds' || !groups.some(({ id }) => id === change.of),
+            )}
+            onChange={(chosen) => {
+              const what = chosen as ChangedSeconds;
+              onChange({ ...change, what, to: secondsNow(change.of, what) });
             }}
           />
           <InlineNumber
@@ -198,9 +221,13 @@ function OneChange({ change, onChange }: OneProps) {
         <>
           <InlineSelect
             label="Queue"
-            value={change.of}
+            value={change.of ?? ''}
+            toChoose="which?"
             choices={named(queues)}
-            onChange={(of) => onChange({ ...change, of: of as QueueId })}
+            onChange={(id) => {
+              const to = queues.find((queue) => queue.id === id)?.mostCallers ?? change.to;
+              onChange({ ...change, of: id as QueueId, to });
+            }}
           />
           <Text>lets at most</Text>
           <InlineNumber
@@ -219,7 +246,8 @@ function OneChange({ change, onChange }: OneProps) {
           <Text>Callers wait in a queue instead of the group</Text>
           <InlineSelect
             label="Group"
-            value={change.of}
+            value={change.of ?? ''}
+            toChoose="which?"
             choices={named(groups)}
             onChange={(of) => onChange({ ...change, of: of as GroupId })}
           />

@@ -1,14 +1,13 @@
 import { Box, Button, chakra, Flex, Text } from '@chakra-ui/react';
 import type { CallScript } from '@locutor/core/call';
 import type { GroupId, QueueId } from '@locutor/core/directory';
-import { writeCsv } from '@locutor/core/formats';
-import { weekdayName, type DayNumber, type DayRange } from '@locutor/core/hours';
-import { sayHourOf, waitingWith } from '@locutor/core/traffic';
+import type { DayNumber, DayRange } from '@locutor/core/hours';
+import { said, saidWeekday, sayHourOf, waitingWith, type TableCell } from '@locutor/core/traffic';
 import { membersNeeded, type LoggedCaller, type NeededHour } from '@locutor/core/whatIf';
 import { useMemo, useState } from 'react';
 import { InlineNumber } from '../../../parts/InlineNumber';
 import { InlineSelect } from '../../../parts/InlineSelect';
-import { userDial } from '../../../parts/time';
+import { hourCell, userDial } from '../../../parts/time';
 import { usePlayedHour } from '../../../workers/useWhatIf';
 import { SaveCsv } from '../SaveCsv';
 import { useAddress } from '../useAddress';
@@ -76,7 +75,7 @@ export function MembersNeeded({ script, callers, span, today }: Props) {
         ) : (
           <Text>% are to find somebody free.</Text>
         )}
-        {needed.length > 0 && <SaveCsv name={`members of ${chosen.name}`} csv={() => csvOf(needed)} />}
+        {needed.length > 0 && <SaveCsv name={`members of ${chosen.name}`} rows={() => cellsOf(needed)} />}
       </Flex>
       {needed.length === 0 ? (
         <Text color="quiet">Nobody came to {chosen.name} on these days.</Text>
@@ -253,17 +252,20 @@ function limited(text: string | null, usual: number, least: number, most: number
   return Math.min(most, Math.max(least, Math.round(Number(text) || usual)));
 }
 
-function csvOf(needed: readonly NeededHour[]): string {
-  return writeCsv([
-    ['weekday', 'hour', 'calls in such an hour', 'taken up for (s)', 'members needed', 'members at work', 'short'],
+function cellsOf(needed: readonly NeededHour[]): readonly (readonly TableCell[])[] {
+  return [
+    [
+      ...[said('weekday'), said('hour'), said('calls in such an hour'), said('taken up for (s)')],
+      ...[said('members needed'), said('members at work'), said('short')],
+    ],
     ...needed.map(({ weekday, hour, demand, needed: count, there, isShort }) => [
-      weekdayName(weekday),
-      `${String(hour).padStart(2, '0')}:00`,
+      saidWeekday(weekday),
+      hourCell(hour),
       demand.callsPerHour.toFixed(2),
       demand.servedS.toFixed(0),
-      count === null ? 'no number is enough' : String(count),
+      count === null ? said('no number is enough') : String(count),
       there.toFixed(1),
-      isShort ? 'yes' : '',
+      isShort ? said('yes') : '',
     ]),
-  ]);
+  ];
 }

@@ -1,5 +1,13 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import { describePlan, describeTried, mostRuns, readChanges, usualRuns, type Change } from '@locutor/core/whatIf';
+import {
+  describePlan,
+  describeTried,
+  isWhole,
+  mostRuns,
+  readChanges,
+  usualRuns,
+  type Change,
+} from '@locutor/core/whatIf';
 import type { Weekday } from '@locutor/core/hours';
 import { useCallers, useOnAir, useSettings } from '../../../api/resources';
 import { useDraftTools, useLateAttendant } from '../../../draft/DraftProvider';
@@ -43,10 +51,8 @@ export function WhatIf() {
     cancel();
     setAddress(asked);
   };
-  const isWhole = changes.every((change) =>
-    change.type === 'away' || change.type === 'fewerMembers' ? change.who !== null : true,
-  );
-  const isPlan = (isDraft || changes.length > 0) && isWhole;
+  const isSaid = changes.every(isWhole);
+  const isPlan = (isDraft || changes.length > 0) && isSaid;
   const canTry =
     settings !== undefined &&
     callers !== undefined &&
@@ -126,7 +132,9 @@ export function WhatIf() {
           </Button>
         )}
         {!isPlan && trying.type === 'nothing' && (
-          <Text color="quiet">Change something first, or choose the draft.</Text>
+          <Text color="quiet">
+            {isSaid ? 'Change something first, or choose the draft.' : 'Say first of whom or of which each change is.'}
+          </Text>
         )}
       </Flex>
       {trying.type === 'failed' && <Text role="alert">The trial did not come to its end. {trying.message}</Text>}
