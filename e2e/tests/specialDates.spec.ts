@@ -36,7 +36,9 @@ test('a date of its own is entered as a sentence, refused in words where it cann
   await form(page).getByRole('button', { name: 'Keep it' }).click();
   await expect(form(page).getByRole('alert')).toHaveText('Give it a name, such as Christmas Eve.');
   await form(page).getByLabel('Name of the special date').fill('Boat show');
-  await form(page).getByLabel('First day').fill('2027-02-16');
+  await form(page).getByLabel('First day', { exact: true }).fill('Feb 16, 2027');
+  await page.keyboard.press('Enter');
+  await expect(form(page).getByText('Tuesday, February 16, 2027').first()).toBeVisible();
   await form(page).getByLabel('What is other than usual').selectOption('closed for a part of the day');
   await form(page).getByLabel('From when to when it is closed').fill('noon');
   await form(page).getByRole('button', { name: 'Keep it' }).click();

@@ -20,6 +20,11 @@ export function countryOf(line: { readonly number: string; readonly timeZone: st
   return inZone && sharing.includes(inZone) ? inZone : mainCountries[number.countryCallingCode];
 }
 
+/** The calling code of a whole number (ITU-T E.164), such as `1` or `44`; undefined for what is none. */
+export function callingCodeOf(number: string): string | undefined {
+  return parsePhoneNumberFromString(number)?.countryCallingCode;
+}
+
 /** Of countries that share a calling code (ITU-T E.164), the one it is first of all. */
 const mainCountries: Readonly<Record<string, Country>> = {
   1: 'US',

@@ -89,7 +89,7 @@ export {
   type KeypadReport,
   type NamePart,
 } from './keypadNames';
-export { countries, countryOf, type Country } from './country';
+export { callingCodeOf, countries, countryOf, type Country } from './country';
 export {
   costlyKinds,
   kindOfNumber,

@@ -163,3 +163,13 @@ export {
   type TakeUse,
 } from './take';
 export type { Unpressed } from './unpressed';
+export {
+  spokenTexts,
+  textsOfSheet,
+  typedIn,
+  withWords,
+  type SpokenAround,
+  type SpokenPlace,
+  type SpokenText,
+} from './spokenTexts';
+export { menuWords } from './menuWords';

@@ -3,6 +3,7 @@ import type { NamedPathId, SheetId } from './ids';
 import type { Key } from './key';
 import type { Sheet } from './sheet';
 import { pathsOf, type Slot } from './slot';
+import { typedIn } from './spokenTexts';
 import type { Step } from './step';
 
 /** A place of the attendant in which a text was found. */
@@ -51,18 +52,6 @@ function wordsOf(sheet: Sheet): Hit[] {
 }
 
 function wordsOfStep(step: Step): string {
-  switch (step.type) {
-    case 'say':
-      return step.spoken.type === 'typed' ? step.spoken.words : '';
-    case 'hangUp':
-      return step.words;
-    case 'ring':
-    case 'ringGroup':
-    case 'handOver':
-      return step.before;
-    case 'ringOutside':
-      return `${step.before} ${step.to.type === 'number' ? step.to.number : ''}`;
-    default:
-      return '';
-  }
+  const number = step.type === 'ringOutside' && step.to.type === 'number' ? ` ${step.to.number}` : '';
+  return `${typedIn(step)}${number}`;
 }

@@ -49,7 +49,8 @@ export function slotOfFallback(fallback: Fallback): FallbackSlot {
 }
 
 export function isFallbackAt(fallback: Fallback, slot: FallbackSlot): boolean {
-  return slotKey(slotOfFallback(fallback)) === slotKey(slot);
+  if (fallback.type === 'group') return slot.type === 'group' && fallback.groupId === slot.groupId;
+  return slot.type === 'queue' && fallback.queueId === slot.queueId && fallback.reason === slot.reason;
 }
 
 export function slotOfRule(rule: AnsweringRule): RuleSlot {
@@ -123,7 +124,16 @@ export function pathsOf(attendant: Attendant): readonly { readonly slot: Slot; r
 }
 
 export function isRuleAt(rule: AnsweringRule, slot: RuleSlot): boolean {
-  return slotKey(slotOfRule(rule)) === slotKey(slot);
+  switch (rule.type) {
+    case 'period':
+      return slot.type === 'period' && rule.periodId === slot.periodId;
+    case 'callers':
+      return slot.type === 'callers' && rule.callerListId === slot.callerListId;
+    case 'special':
+      return slot.type === 'special' && rule.specialId === slot.specialId;
+    default:
+      return unreachable(rule);
+  }
 }
 
 /** A text that tells slots apart, such as for a key of a list. */

@@ -1,3 +1,4 @@
+export { aloneLimits } from './alone';
 export { faultsIn, openIn, proof, unansweredIn, type Accepted, type Finding } from './proof';
 export {
   consequences,

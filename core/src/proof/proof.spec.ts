@@ -31,6 +31,7 @@ const allNames = {
   'box:lonely': 'Attic',
   'special:christmas': 'Christmas',
   'special:stock': 'Stock taking',
+  [slipHolders.id]: 'Slip holders',
 };
 const ruleNames = rules.map(({ name }) => name);
 const subjectWith = (name: RuleName) => soundSubject(flawed(name), officeOf(name, soundSubject()));

@@ -72,6 +72,10 @@ export interface ProofSubject {
   readonly lines: readonly ProofLine[];
   /** Names of people who have left. */
   readonly leavers: readonly string[];
+  /** What the line's switch says first while it is on; left out or empty where it says nothing. */
+  readonly switchWords?: string;
+  /** How long callers may be without a person, a message or a place in a queue, in s; three minutes where it is left out. */
+  readonly mostAloneSeconds?: number;
   /** Keys of what is on air that nobody pressed for long; left out where no call is known. */
   readonly unpressed?: Unpressed;
 }
@@ -89,6 +93,7 @@ export type FindingPlace =
   | { readonly type: 'sheet'; readonly sheetId: SheetId }
   | { readonly type: 'path'; readonly slot: Slot; readonly stepIndex: number | null }
   | { readonly type: 'line' }
+  | { readonly type: 'switch' }
   /** The line's hours, or one of their special dates. */
   | { readonly type: 'hours'; readonly specialId: SpecialDateId | null }
   | { readonly type: 'row'; readonly id: PersonId | GroupId | QueueId | BoxId | GreetingId };
@@ -119,7 +124,8 @@ export function placeKey(at: FindingPlace): string {
     case 'path':
       return `${slotKey(at.slot)}${at.stepIndex === null ? '' : ` step ${at.stepIndex}`}`;
     case 'line':
-      return 'line';
+    case 'switch':
+      return at.type;
     case 'hours':
       return at.specialId ?? 'hours';
     case 'row':

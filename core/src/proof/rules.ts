@@ -1,3 +1,18 @@
+import { stayNotKept } from './rules/stayNotKept';
+import { messageNotKept } from './rules/messageNotKept';
+import { callBackNotKept } from './rules/callBackNotKept';
+import { cutOffAlone } from './rules/cutOffAlone';
+import { longAlone } from './rules/longAlone';
+import { openInWords } from './rules/openInWords';
+import { leftInWords } from './rules/leftInWords';
+import { numberInWords } from './rules/numberInWords';
+import { sameOptions } from './rules/sameOptions';
+import { noEmergencyWords } from './rules/noEmergencyWords';
+import { emergencyNumber } from './rules/emergencyNumber';
+import { listNowhere } from './rules/listNowhere';
+import { listEmpty } from './rules/listEmpty';
+import { blocksAll } from './rules/blocksAll';
+import { serviceEnds } from './rules/serviceEnds';
 import { boxUnheard } from './rules/boxUnheard';
 import { businessInWords } from './rules/businessInWords';
 import { circle } from './rules/circle';
@@ -66,6 +81,8 @@ import { zeroUnused } from './rules/zeroUnused';
 export const rules = [
   pathEmpty,
   pathStops,
+  cutOffAlone,
+  blocksAll,
   notChosen,
   toDeleted,
   nobodyThere,
@@ -85,6 +102,11 @@ export const rules = [
   lineAway,
   nobodyWorking,
   noWayToPerson,
+  listNowhere,
+  stayNotKept,
+  messageNotKept,
+  callBackNotKept,
+  emergencyNumber,
   searchEmpty,
   outOfService,
   lineNotOnAir,
@@ -93,12 +115,17 @@ export const rules = [
   ringsForEver,
   repeatsForEver,
   keyIsFirstDigit,
+  longAlone,
   longWait,
   noWayOut,
   recordingOutOfStep,
   recordingPoor,
   keySaidNotMapped,
   keySaidOtherwise,
+  sameOptions,
+  openInWords,
+  leftInWords,
+  numberInWords,
   hoursInWords,
   dateInWords,
   specialWordsOld,
@@ -126,6 +153,9 @@ export const rules = [
   noHolidays,
   priceInWords,
   noEmergencyAddress,
+  noEmergencyWords,
+  serviceEnds,
+  listEmpty,
   unpressedKey,
 ] as const;
 

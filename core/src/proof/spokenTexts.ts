@@ -1,90 +1,124 @@
-import type { Attendant, Greeting, Sheet, SheetId, Slot, VoiceId, WordsPart } from '../line';
-import { readPieces, sheetOfSlot } from '../line';
+import type { Edit, Greeting, SpokenText as Spoken, Sheet, SpokenPlace, VoiceId } from '../line';
+import {
+  findSheet,
+  pathAt,
+  readPieces,
+  spokenTexts as listed,
+  textsOfSheet as listedOf,
+  withWords,
+  type Attendant,
+} from '../line';
+import type { Box, Queue } from '../directory';
 import type { Hours } from '../hours';
 import { keysSaid } from './reading/keysSaid';
 import { remember, rememberBy } from './remember';
 import type { FindingPlace, ProofSubject } from './rule';
-import { stepsOf } from './steps';
 
-/** Words that callers may hear, with their place. Live parts and pauses are left out of them. */
+/** Words that callers may hear, as the rules read them. */
 export interface SpokenText {
+  /** Where it is in the one list of what is spoken. */
+  readonly place: SpokenPlace;
   readonly at: FindingPlace;
+  /** Without live parts and pauses. */
   readonly words: string;
   /** As they are kept, live parts and all. */
   readonly typed: string;
   readonly voice: VoiceId;
-  /** Where they can be changed by an edit; null elsewhere. */
-  readonly part: { readonly sheetId: SheetId; readonly part: WordsPart } | null;
 }
 
-/** Everything that is typed to be spoken: sheets, steps, the greetings of the library, special dates. */
-export function spokenTexts({ attendant, greetings, hours }: ProofSubject): readonly SpokenText[] {
-  return textsOf(attendant, greetings, hours);
+/** Everything that is written to be spoken. */
+export function spokenTexts(subject: ProofSubject): readonly SpokenText[] {
+  const { attendant, greetings, queues, boxes, hours, switchWords } = subject;
+  return textsOf(attendant, greetings, queues, boxes, hours, switchWords ?? '');
 }
 
 const textsOf = remember(
-  (attendant: Attendant, greetings: readonly Greeting[], hours: Hours): readonly SpokenText[] => [
-    ...attendant.sheets.flatMap((sheet) => textsOfSheet(sheet, attendant.voice)),
-    ...textsOfSteps(attendant),
-    ...greetings.map(textOfGreeting),
-    ...hours.special
-      .filter(({ words }) => words !== '')
-      .map(({ id, words }) => text({ type: 'hours', specialId: id }, words, attendant.voice)),
-  ],
+  (
+    attendant: Attendant,
+    greetings: readonly Greeting[],
+    queues: readonly Queue[],
+    boxes: readonly Box[],
+    hours: Hours,
+    switchWords: string,
+  ): readonly SpokenText[] =>
+    listed(attendant, { greetings, queues, boxes, hours, switchWords }).map((text) => asRead(text)),
 );
 
-/** The keys that words of a sheet tell callers to press. */
+/** The keys that words tell callers to press. */
 export const keysIn = rememberBy(({ words, voice }: SpokenText) => keysSaid(words, voice));
 
-/** The words of a sheet itself, part by part. */
-export const textsOfSheet = rememberBy((sheet: Sheet, attendantVoice: VoiceId): readonly SpokenText[] => {
-  const voice = sheet.voice ?? attendantVoice;
-  const sheetId = sheet.id;
-  const parts: readonly [WordsPart, string][] =
-    sheet.type === 'announcement'
-      ? [['words', sheet.words]]
-      : (['openingWords', 'closingWords', 'silenceWords', 'wrongKeyWords'] as const).map((part) => [part, sheet[part]]);
-  return parts
-    .filter(([, words]) => words !== '')
-    .map(([part, words]) => text({ type: 'sheet', sheetId }, words, voice, { sheetId, part }));
-});
-
-const textOfGreeting = rememberBy(({ id, words, voice }: Greeting): SpokenText =>
-  text({ type: 'row', id }, words, voice),
+/** The words of a sheet itself, part by part, without what its keys are for. */
+export const textsOfSheet = rememberBy((sheet: Sheet, attendantVoice: VoiceId): readonly SpokenText[] =>
+  listedOf(sheet, attendantVoice)
+    .map((text) => asRead(text))
+    .filter(({ place }) => place.type === 'words'),
 );
 
-function textsOfSteps(attendant: Attendant): readonly SpokenText[] {
-  const voiceAt = (slot: Slot): VoiceId => {
-    const sheetId = sheetOfSlot(slot);
-    return attendant.sheets.find(({ id }) => id === sheetId)?.voice ?? attendant.voice;
-  };
-  return stepsOf(
-    { attendant },
-    'say',
-    'hangUp',
-    'ring',
-    'ringOperator',
-    'ringGroup',
-    'ringOutside',
-    'handOver',
-  ).flatMap(({ step, slot, stepIndex }) => {
-    const words =
-      step.type === 'say'
-        ? step.spoken.type === 'typed'
-          ? step.spoken.words
-          : ''
-        : step.type === 'hangUp'
-          ? step.words
-          : step.before;
-    return words === '' ? [] : [text({ type: 'path', slot, stepIndex }, words, voiceAt(slot))];
-  });
-}
-
-function text(at: FindingPlace, typed: string, voice: VoiceId, part: SpokenText['part'] = null): SpokenText {
+const asRead = rememberBy(({ place, typed, voice, greetingId }: Spoken): SpokenText => {
+  const at: FindingPlace = greetingId ? { type: 'row', id: greetingId } : placeOf(place);
   const words = typed.includes('{')
     ? readPieces(typed)
         .map((piece) => (piece.type === 'text' ? piece.text : ' … '))
         .join('')
     : typed;
-  return { at, words, typed, voice, part };
+  return { place, at, words, typed, voice };
+});
+
+function placeOf(place: SpokenPlace): FindingPlace {
+  switch (place.type) {
+    case 'words':
+      return { type: 'sheet', sheetId: place.sheetId };
+    case 'option':
+      return { type: 'path', slot: { type: 'key', sheetId: place.sheetId, key: place.key }, stepIndex: null };
+    case 'step':
+      return { type: 'path', slot: place.slot, stepIndex: place.stepIndex };
+    case 'queueEntry':
+    case 'queueWaiting':
+    case 'queueHold':
+      return { type: 'row', id: place.queueId };
+    case 'box':
+      return { type: 'row', id: place.boxId };
+    case 'special':
+      return { type: 'hours', specialId: place.specialId };
+    case 'greeting':
+      return { type: 'line' };
+    case 'switch':
+      return { type: 'switch' };
+  }
+}
+
+/** The edit that says something else in its place; none where the attendant is not the place to change it. */
+function reworded({ attendant }: Pick<ProofSubject, 'attendant'>, text: SpokenText, typed: string): Edit | null {
+  const { at, place } = text;
+  if (at.type === 'row') return null;
+  switch (place.type) {
+    case 'words':
+      return { type: 'setWords', sheetId: place.sheetId, part: place.part, words: typed };
+    case 'option': {
+      const sheet = findSheet(attendant, place.sheetId);
+      const isThere = sheet?.type === 'menu' && sheet.options.some(({ key }) => key === place.key);
+      return isThere ? { type: 'setOption', sheetId: place.sheetId, key: place.key, option: { label: typed } } : null;
+    }
+    case 'step': {
+      const path = pathAt(attendant, place.slot);
+      if (!path?.[place.stepIndex]) return null;
+      const said = path.map((step, index) => (index === place.stepIndex ? withWords(step, typed) : step));
+      return { type: 'setPath', slot: place.slot, path: said };
+    }
+    default:
+      return null;
+  }
+}
+
+/** Something that is written out in words, said live instead; nothing where it cannot be. */
+export function saidLive(
+  subject: Pick<ProofSubject, 'attendant'>,
+  text: SpokenText,
+  written: string,
+  live: string,
+  why: string,
+): { readonly fix?: Edit } {
+  if (text.place.type === 'option' || !text.typed.includes(written)) return {};
+  const edit = reworded(subject, text, text.typed.replace(written, live));
+  return edit ? { fix: { type: 'together', edits: [edit], why } } : {};
 }

@@ -27,6 +27,7 @@ import {
   priya,
   ringFor,
   shedLine,
+  slipHolders,
   welcomeId,
 } from './boatyard';
 import { heardBox, holidayHours, leaveMessage, nightHours, soundAttendant, thanksgiving } from './soundOffice';
@@ -92,6 +93,7 @@ const take = (changes: Partial<ProofTake>): Partial<ProofSubject> => ({
 });
 const recorded: Edit = { type: 'setTake', sheetId: fuelId, part: { type: 'whole' }, take: use };
 const submenu = sheetId.create('sub');
+const bye: Path = [{ type: 'hangUp', words: 'Goodbye.' }];
 const under = (levels: number): readonly Edit[] =>
   Array.from({ length: levels }, (_, index): Edit[] => {
     const id = sheetId.create(`level${index + 2}`);
@@ -151,7 +153,7 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     says: 'The silence path of Welcome is missing: a caller who presses nothing reaches nobody.',
   },
   noWords: {
-    edits: [words(closedId, 'openingWords', ' … ')],
+    edits: [words(closedId, 'closingWords', ''), words(closedId, 'openingWords', ' … ')],
     says: 'After hours says nothing: the caller hears silence.',
   },
   recordingSilent: {
@@ -269,6 +271,77 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     office: take({ faults: ['tooQuiet'] }),
     says: 'A recording of Fuel dock is too quiet.',
   },
+  stayNotKept: {
+    edits: [words(closedId, 'openingWords', 'We are closed. Please stay on the line for Noor Haldane.')],
+    says: 'After hours says “stay on the line for Noor Haldane”, but whoever does reaches nobody.',
+  },
+  messageNotKept: {
+    edits: [
+      {
+        type: 'addSheet',
+        sheet: { ...newAnnouncement(submenu, 'Loft'), words: 'Speak after the tone.', afterPath: bye },
+      },
+      onKey1({ type: 'goTo', sheetId: submenu }),
+    ],
+    says: 'Loft says “Speak after the tone”, but no message is taken there.',
+  },
+  callBackNotKept: {
+    edits: [onKey1({ type: 'say', spoken: { type: 'typed', words: 'We will call you back.' } }, ...bye)],
+    says: 'Key 1 of Welcome says “will call you”, but the caller can leave nothing there.',
+  },
+  cutOffAlone: {
+    edits: [{ type: 'setPath', slot: { type: 'silence', sheetId: welcomeId }, path: bye }],
+    says: 'The silence path of Welcome cuts off a caller who presses nothing: no person, no message, no word when somebody is there.',
+  },
+  longAlone: {
+    edits: [onKey1(...Array.from({ length: 4 }, () => ringFor(priya.id, 60)), ...leaveMessage)],
+    says: 'Key 1 of Welcome keeps a caller whom nobody answers for about 4 minutes before a message can be left; 3 are enough.',
+  },
+  listNowhere: {
+    edits: [{ type: 'addRule', rule: { type: 'callers', callerListId: slipHolders.id, path: bye } }],
+    office: { callerLists: [slipHolders] },
+    says: 'The answer for Slip holders leads to nobody, and takes no message.',
+  },
+  listEmpty: {
+    edits: [{ type: 'addRule', rule: { type: 'callers', callerListId: slipHolders.id, path: leaveMessage } }],
+    office: { callerLists: [{ ...slipHolders, patterns: [] }] },
+    says: 'The answer for Slip holders is for a list in which nobody is.',
+  },
+  blocksAll: {
+    office: { callerLists: [{ ...slipHolders, kind: 'blocked', patterns: ['+1*'] }] },
+    says: 'The list Slip holders blocks +1*: that is everybody in your country.',
+  },
+  emergencyNumber: {
+    edits: [words(closedId, 'closingWords', 'In an emergency, dial 999.')],
+    says: 'After hours sends callers to 999 in an emergency; here it is 911.',
+  },
+  noEmergencyWords: {
+    edits: [words(closedId, 'closingWords', '')],
+    says: 'While you are closed, no words say what to do in an emergency; After hours is heard then.',
+  },
+  serviceEnds: { office: {}, says: 'The line is in service until 2026-12-10 only.' },
+  sameOptions: {
+    edits: [
+      {
+        type: 'addKey',
+        sheetId: welcomeId,
+        option: { key: '3', label: 'Moorings', readOut: true, path: leaveMessage },
+      },
+    ],
+    says: 'Key 3 of Welcome is read out with the same words as key 1: “Moorings”.',
+  },
+  openInWords: {
+    edits: [words(welcomeId, 'openingWords', 'We are currently closed.')],
+    says: 'Welcome says “We are currently closed”, and callers hear it while you are open.',
+  },
+  leftInWords: {
+    edits: [words(closedId, 'openingWords', 'Thank you for calling [YOUR COMPANY NAME]. We are closed.')],
+    says: 'After hours still says “[YOUR COMPANY NAME]”.',
+  },
+  numberInWords: {
+    edits: [words(closedId, 'openingWords', 'We are closed. Call us at 207 555 0199.')],
+    says: 'After hours gives the number 207 555 0199 as yours; no line has it.',
+  },
   keySaidNotMapped: {
     edits: [words(welcomeId, 'closingWords', 'For parts, press 4.')],
     says: 'Welcome says “For parts, press 4”, but key 4 does nothing there.',
@@ -313,7 +386,7 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
       words(closedId, 'openingWords', 'Hauling out costs $12 a foot.'),
       words(fuelId, 'words', 'Hauling out costs $14 a foot.'),
     ],
-    says: 'After hours says $12 where another place says $14.',
+    says: 'After hours says $12; Fuel dock says $14.',
   },
   wrongLanguage: {
     edits: [
@@ -336,7 +409,7 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
   },
   ruleUnused: {
     edits: [{ type: 'addRule', rule: { type: 'period', periodId: lunch.id, path: leaveMessage } }],
-    says: 'The answer during Lunch never answers: what it is about does not come in the next two years.',
+    says: 'Nobody ever hears the answer during Lunch: what it is about does not come in the next two years.',
   },
   unreached: {
     edits: [
@@ -390,7 +463,7 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
         'Thank you for calling the boatyard on the cove below the old cannery. '.repeat(5),
       ),
     ],
-    says: 'Welcome takes 38 s to say.',
+    says: 'Welcome takes 36 s to say.',
   },
   keypadCollision: {
     edits: [onKey1(...search)],
@@ -442,6 +515,8 @@ export function officeOf(name: RuleName, sound: ProofSubject): Partial<ProofSubj
       return { line: { ...line, timeZone: 'Nowhere/Land' } };
     case 'lineOutOfService':
       return { line: { ...line, serviceUntil: '2026-11-01' } };
+    case 'serviceEnds':
+      return { line: { ...line, serviceUntil: '2026-12-10' } };
     case 'noEmergencyAddress':
       return { line: { ...line, emergencyAddress: ' ' } };
     default:

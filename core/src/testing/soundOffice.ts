@@ -4,6 +4,7 @@ import { applyEdit, messageDefaults, type Attendant, type Path } from '../line';
 import type { ProofSubject } from '../proof';
 import {
   attendant,
+  closedId,
   harbourMaster,
   hours,
   juno,
@@ -49,6 +50,11 @@ export const soundAttendant: Attendant = applyEdit(attendant, {
   why: 'make it sound',
   edits: [
     { type: 'removeKey', sheetId: welcomeId, key: '#' },
+    { type: 'setWords', sheetId: welcomeId, part: 'closingWords', words: '' },
+    {
+      type: 'setWords',
+      ...{ sheetId: closedId, part: 'closingWords', words: 'In an emergency at a mooring, ring the harbor master.' },
+    },
     {
       type: 'addKey',
       sheetId: welcomeId,

@@ -15,6 +15,7 @@ import { Outgoing1700000013000 } from './migrations/1700000013-outgoing';
 import { Traffic1700000014000 } from './migrations/1700000014-traffic';
 import { TrafficQuestions1700000015000 } from './migrations/1700000015-trafficQuestions';
 import { DaysOfCalls1700000016000 } from './migrations/1700000016-daysOfCalls';
+import { Alone1700000017000 } from './migrations/1700000017-alone';
 import { Sweeping1700000012000 } from './migrations/1700000012-sweeping';
 import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessages';
 
@@ -51,6 +52,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       Traffic1700000014000,
       TrafficQuestions1700000015000,
       DaysOfCalls1700000016000,
+      Alone1700000017000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -18,6 +18,7 @@ import { AcceptedEntity } from './accepted.entity';
 import { AcceptDto } from './proof.dto';
 import { ProofService, type ToldFinding } from './proof.service';
 import { SettingsModule } from '../settings/settings.module';
+import { SwitchesModule } from '../switches/switches.module';
 import { TrafficModule } from '../traffic/traffic.module';
 import { SubjectsService } from './subjects.service';
 
@@ -82,6 +83,7 @@ class LeaversController {
     TakesModule,
     SettingsModule,
     TrafficModule,
+    SwitchesModule,
   ],
   controllers: [ProofController, LeaversController],
   providers: [ProofService, SubjectsService],

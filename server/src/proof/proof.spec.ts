@@ -146,6 +146,19 @@ describe('the proof by the API', () => {
     await server.ask('patch', `/api/boxes/${box.id}`, { revision: told.revision + 1, ownerId: noor?.id, tell: [] });
   });
 
+  it('reads what the switch says, as long as it is on', async () => {
+    const on = { to: { type: 'closed' }, untilMs: server.clock.now() + 3_600_000, by: 'Noor', replaces: null };
+    const words = 'Closed because of the storm. For a recording of the tides, press 8.';
+    expect((await server.ask('put', `${line}/switch`, { ...on, words })).status).toBe(200);
+    const found = (await proof()).find(({ says }) => says.startsWith('The switch'));
+    expect([found?.rule, found?.says]).toEqual([
+      'keySaidNotMapped',
+      'The switch says “For a recording of the tides, press 8”, but key 8 does nothing there.',
+    ]);
+    expect((await server.ask('post', `${line}/switch/end`, { by: 'Noor' })).status).toBe(200);
+    expect((await proof()).some(({ says }) => says.startsWith('The switch'))).toBe(false);
+  });
+
   it('knows who has left, and that the line is out of service', async () => {
     const { body: ada } = await server.ask('post', '/api/people', { name: 'Ada Marlow', extension: '299' });
     await server.ask('delete', `/api/people/${ada.id}`);

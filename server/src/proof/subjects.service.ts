@@ -20,6 +20,7 @@ import { QueuesService } from '../queues/queues.service';
 import { SettingsService } from '../settings/settings.service';
 import { TakesService } from '../takes/takes.service';
 import { Clock } from '../clock/clock';
+import { SwitchesService } from '../switches/switches.service';
 import { TrafficService } from '../traffic/traffic.service';
 import { VersionEntity } from '../versions/version.entity';
 
@@ -44,6 +45,7 @@ export class SubjectsService {
     private readonly takes: TakesService,
     private readonly settings: SettingsService,
     private readonly traffic: TrafficService,
+    private readonly switches: SwitchesService,
     private readonly clock: Clock,
   ) {}
 
@@ -64,6 +66,7 @@ export class SubjectsService {
         this.otherLines(),
         this.leavers(),
       ]);
+    const { outgoing, mostAloneSeconds } = await this.settings.get();
     return {
       attendant,
       line,
@@ -77,11 +80,13 @@ export class SubjectsService {
       greetings,
       contacts,
       callerLists,
-      outgoing: (await this.settings.get()).outgoing,
+      outgoing,
+      mostAloneSeconds,
       takes,
       lines,
       leavers,
       unpressed: await this.unpressed(line),
+      switchWords: (await this.switches.current(lineId))?.words ?? '',
     };
   }
 

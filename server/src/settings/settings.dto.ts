@@ -1,3 +1,4 @@
+import { aloneLimits } from '@locutor/core/proof';
 import {
   costlyKinds,
   countries,
@@ -116,6 +117,9 @@ export class ChangeSettingsDto {
 
   @WholeField({ name: 'How many days spoken sentences are kept', least: 1, most: 3650, optional: true })
   keepSpokenDays?: number;
+
+  @WholeField({ name: 'How many seconds callers may be left alone', ...aloneLimits, optional: true })
+  mostAloneSeconds?: number;
 
   @WholeField({ name: 'How many megabytes of spoken sentences are kept', least: 10, most: 100_000, optional: true })
   mostSpokenMegabytes?: number;

@@ -47,6 +47,10 @@ export class SettingsEntity {
   @Column('integer', { default: 500 })
   mostSpokenMegabytes: number;
 
+  /** How long callers may be without a person, a message or a place in a queue, in s, before the proof speaks of it. */
+  @Column('integer', { default: 180 })
+  mostAloneSeconds: number;
+
   /** What is played to those who wait or are on hold. */
   @Column('text', { default: usualHoldMusic })
   holdMusic: HoldMusicId;

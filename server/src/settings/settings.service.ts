@@ -1,3 +1,4 @@
+import { aloneLimits } from '@locutor/core/proof';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { noRates, ratesProblem } from '@locutor/core/cost';
@@ -24,6 +25,7 @@ const usual = {
   keepDeletedDays: 30,
   keepSpokenDays: 90,
   mostSpokenMegabytes: 500,
+  mostAloneSeconds: aloneLimits.usual,
   holdMusic: usualHoldMusic,
   outgoing: usualOutgoing,
   rates: noRates,

@@ -177,6 +177,7 @@ export interface Settings extends Revised {
   readonly keepDeletedDays: number;
   readonly keepSpokenDays: number;
   readonly mostSpokenMegabytes: number;
+  readonly mostAloneSeconds: number;
   readonly holdMusic: HoldMusicId;
   readonly outgoing: OutgoingLimits;
   readonly rates: Rates;

@@ -1,12 +1,12 @@
 import { Box, Button, Flex, Menu, Portal, Text } from '@chakra-ui/react';
 import { showPhoneNumber } from '@locutor/core/directory';
 import { faultsIn } from '@locutor/core/proof';
-import { ChevronDown, Moon, Phone, Sun, SunMoon } from 'lucide-react';
+import { ChevronDown, Moon, Phone, Sun, SunMoon, TriangleAlert } from 'lucide-react';
 import { useTheme } from 'next-themes';
 import { Link } from 'react-router';
 import { useLines, useOnAir } from '../api/resources';
 import { useDraftTools } from '../draft/DraftProvider';
-import { useOpenFindings } from '../draft/useFindings';
+import { useAirFindings, useOpenFindings } from '../draft/useFindings';
 import { useAirDifferences } from '../draft/useAirDifferences';
 import { Lamp } from '../parts/Lamp';
 import { showWhen } from '../parts/time';
@@ -34,6 +34,7 @@ export function LineBar() {
     >
       <LineMenu />
       <OnAirSentence />
+      <AirProof />
       <Flex
         ml="auto"
         gap="1.5"
@@ -127,6 +128,29 @@ function OnAirSentence() {
             </>
           )}
         </Text>
+      </Link>
+    </Flex>
+  );
+}
+
+/** What is not right any more in what callers hear now; nothing where all is. */
+function AirProof() {
+  const count = useAirFindings().length;
+  if (count === 0) return null;
+  return (
+    <Flex
+      asChild
+      align="center"
+      gap="1.5"
+      fontWeight="600"
+      flexShrink="0"
+      px="2"
+      py="1"
+      borderRadius="md"
+      _hover={{ bg: 'sunk' }}
+    >
+      <Link to="/proof#on-air">
+        <TriangleAlert size={14} aria-hidden /> {count === 1 ? 'One thing on air' : `${count} things on air`} to look at
       </Link>
     </Flex>
   );

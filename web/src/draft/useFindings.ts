@@ -1,15 +1,16 @@
 import { usualOutgoing } from '@locutor/core/directory';
 import { dayAt } from '@locutor/core/hours';
 import {
+  aloneLimits,
   faultsIn,
   openIn,
-  proof,
   unansweredIn,
   type Finding,
   type ProofLine,
   type ProofSubject,
 } from '@locutor/core/proof';
-import { useMemo } from 'react';
+import type { Attendant } from '@locutor/core/line';
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import {
   useAccepted,
   useAllHours,
@@ -22,42 +23,88 @@ import {
 } from '../api/resources';
 import { useNow } from '../parts/useNow';
 import { useTakes } from '../takes/useTakes';
+import { ProofReader, type ProofOf } from '../workers/proofReader';
 import { useDraftTools, useLateAttendant } from './DraftProvider';
 
 const none: readonly never[] = [];
 
 /** What the proof finds in the draft as it stands: what loses a caller first. Nothing until all it reads is there. */
 export function useFindings(): readonly Finding[] {
-  const { hours, line } = useDraftTools();
   const attendant = useLateAttendant();
+  const takes = useTakes();
+  const { greetings } = useDirectory();
+  return useReading('draft', attendant, greetings, takes);
+}
+
+/**
+ * What the same reading finds in what callers hear now, with the directory, the hours and the switch as they are: faults, and
+ * cautions that nobody has said yes to.
+ */
+export function useAirFindings(): readonly Finding[] {
+  const { line } = useDraftTools();
+  const onAir = useOnAir(line);
+  const takes = useTakes();
+  const accepted = useAccepted(line.id);
+  const findings = useReading('air', onAir?.attendant, onAir?.greetings ?? none, takes);
+  return useMemo(() => openIn(findings, accepted).filter(({ grade }) => grade !== 'tip'), [findings, accepted]);
+}
+
+function useReading(
+  of: ProofOf,
+  attendant: Attendant | undefined,
+  greetings: ProofSubject['greetings'],
+  takes: ProofSubject['takes'],
+): readonly Finding[] {
+  const { hours, line, switched } = useDraftTools();
   const directory = useDirectory();
   const allHours = useAllHours().data;
-  const takes = useTakes();
   const leavers = useLeavers();
-  const outgoing = useSettings().data?.outgoing ?? usualOutgoing;
+  const settings = useSettings().data;
+  const outgoing = settings?.outgoing ?? usualOutgoing;
+  const mostAloneSeconds = settings?.mostAloneSeconds ?? aloneLimits.usual;
   const lines = useProofLines();
   const unpressed = useUnpressed(line.id);
   const today = dayAt(useNow(60_000), line.timeZone);
-  return useMemo(
-    () =>
-      allHours && lines
-        ? readOnce({
-            attendant,
-            line,
-            hours,
-            allHours,
-            today,
-            takes,
-            leavers,
-            outgoing,
-            ...directory,
-            lines,
-            ...(unpressed && { unpressed }),
-          })
-        : none,
-    [attendant, line, today, hours, allHours, takes, leavers, outgoing, directory, lines, unpressed],
-  );
+  const switchWords = switched?.words ?? '';
+  useEffect(() => {
+    if (!attendant || !allHours || !lines) return;
+    const around = {
+      line,
+      hours,
+      allHours,
+      today,
+      leavers,
+      outgoing,
+      switchWords,
+      mostAloneSeconds,
+      ...(unpressed && { unpressed }),
+    };
+    reader.read(of, { ...around, ...directory, attendant, greetings, takes, lines });
+  }, [
+    of,
+    attendant,
+    greetings,
+    line,
+    today,
+    hours,
+    allHours,
+    takes,
+    leavers,
+    outgoing,
+    directory,
+    lines,
+    unpressed,
+    switchWords,
+    mostAloneSeconds,
+  ]);
+  return useSyncExternalStore(reader.subscribe, () => reader.findings(of));
 }
+
+const reader = new ProofReader(
+  typeof Worker === 'undefined'
+    ? null
+    : () => new Worker(new URL('../workers/proof.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** The lines of the business and what is on air on each; undefined while that is not known. */
 function useProofLines(): readonly ProofLine[] | undefined {
@@ -76,17 +123,6 @@ function useProofLines(): readonly ProofLine[] | undefined {
       }),
     [lines, others, own, line.id],
   );
-}
-
-let last: { readonly subject: ProofSubject; readonly findings: readonly Finding[] } | null = null;
-
-/** The findings are shown in several places; they are read once. */
-function readOnce(subject: ProofSubject): readonly Finding[] {
-  const names = Object.keys(subject) as (keyof ProofSubject)[];
-  const known = last;
-  if (known && names.every((name) => known.subject[name] === subject[name])) return known.findings;
-  last = { subject, findings: proof(subject) };
-  return last.findings;
 }
 
 /** What stops the draft from going on air. */

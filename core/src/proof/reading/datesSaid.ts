@@ -73,9 +73,20 @@ export function isOtherWeekday(said: DateSaid, today: DayNumber): boolean {
   return said.weekday !== null && weekdayOf(dayMeant(said, today)) !== said.weekday;
 }
 
+/** What is of a year for good: "statements for 2025". */
+function isOfPapers(words: string, at: number): boolean {
+  const sentence = words.slice(0, at).split(/[.!?]/u).at(-1) ?? '';
+  return /\b(?:statements?|invoices?|tax(?:es)?|returns?|records?|reports?|receipts?|bills?|forms?|certificates?|results?|models?)\b/iu.test(
+    sentence,
+  );
+}
+
 /** Years said by themselves that are over, but for what began in them: "since 2019". */
 export function yearsOver(words: string, today: DayNumber): readonly number[] {
   const now = yearOf(today);
   const found = words.matchAll(/\b(?<!(?:since|in business since|established|founded|from|est\.?)\s)(20\d{2})\b/giu);
-  return [...found].map(([, said]) => Number(said)).filter((said) => said < now && said >= now - 5);
+  return [...found]
+    .filter(({ index }) => !isOfPapers(words, index))
+    .map(([, said]) => Number(said))
+    .filter((said) => said < now && said >= now - 5);
 }

@@ -10,12 +10,13 @@ export interface KeySaid {
   readonly words: string;
 }
 
-const keyWord = '(star|asterisk|pound|hash|zero|one|two|three|four|five|six|seven|eight|nine|[0-9*#])(?![\\w])';
+const keyWord =
+  '(star|asterisk|pound|hash|zero|one|two|three|four|five|six|seven|eight|nine|[0-9*#])(?![\\w])(?!(?:[\\s-]+(?:zero|one|two|nine|[0-9])){2})';
 const press = {
   en: `(?:press|dial|push|hit|touch|choose)\\s+(?:the\\s+)?(?:key\\s+|number\\s+|button\\s+)?${keyWord}`,
-  fr: `(?:tapez|faites|composez|pressez|appuyez\\s+sur)\\s+(?:le\\s+|la\\s+)?(?:touche\\s+)?([0-9*#])(?![\\w])`,
-  es: `(?:pulse|marque|oprima|presione)\\s+(?:el\\s+|la\\s+)?(?:tecla\\s+)?([0-9*#])(?![\\w])`,
-  de: `(?:drücken\\s+sie|wählen\\s+sie)\\s+(?:bitte\\s+)?(?:die\\s+)?(?:taste\\s+)?([0-9*#])(?![\\w])`,
+  fr: `(?:tapez|faites|composez|pressez|appuyez\\s+sur)\\s+(?:le\\s+|la\\s+)?(?:touche\\s+)?([0-9*#])(?![\\w])(?![\\s-]+[0-9])`,
+  es: `(?:pulse|marque|oprima|presione)\\s+(?:el\\s+|la\\s+)?(?:tecla\\s+)?([0-9*#])(?![\\w])(?![\\s-]+[0-9])`,
+  de: `(?:drücken\\s+sie|wählen\\s+sie)\\s+(?:bitte\\s+)?(?:die\\s+)?(?:taste\\s+)?([0-9*#])(?![\\w])(?![\\s-]+[0-9])`,
 } as const;
 const before = { en: 'for|to', fr: 'pour', es: 'para', de: 'für' } as const;
 
@@ -29,12 +30,20 @@ const patterns = Object.fromEntries(
   ]),
 ) as Readonly<Record<Language, RegExp>>;
 
-/** The keys that words tell callers to press, in the order they are told. */
+/**
+ * The keys that words tell callers to press, in the order they are told. Words in another language than their voice tell keys
+ * too, as in "Pour le français, tapez 9".
+ */
 export function keysSaid(words: string, voice: VoiceId): readonly KeySaid[] {
-  return [...words.matchAll(patterns[languageOf(voice)])].flatMap((found): KeySaid[] => {
-    const key = keyOf(found[2] ?? '');
-    return key ? [{ key, label: (found[1] ?? found[3] ?? '').trim(), words: found[0] }] : [];
-  });
+  const own = languageOf(voice);
+  const others = (Object.keys(press) as Language[]).filter((language) => language !== own);
+  const found = [own, ...others].flatMap((language) => [...words.matchAll(patterns[language])]);
+  return found
+    .sort((one, other) => one.index - other.index)
+    .flatMap((said): KeySaid[] => {
+      const key = keyOf(said[2] ?? '');
+      return key ? [{ key, label: (said[1] ?? said[3] ?? '').trim(), words: said[0] }] : [];
+    });
 }
 
 function keyOf(word: string): Key | undefined {

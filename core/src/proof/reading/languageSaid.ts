@@ -13,10 +13,18 @@ const small: Readonly<Record<Language, ReadonlySet<string>>> = {
 /** A short phrase in another language is meant for those who speak it: "Pour le français, le 9." */
 const fewestWords = 8;
 
+/** A sentence for those who speak another language, as in "Para español, marque el dos". */
+const forOthers =
+  /\b(?:para|pour|f[üu]r|for)\s+(?:el\s+|le\s+|la\s+)?(?:espa[ñn]ol|fran[çc]ais|deutsch|ingl[ée]s|anglais|englisch|english|french|spanish|german)\b[^.!?]*[.!?]?/giu;
+
 /** The language that words are in; undefined where they do not clearly show it. */
-export function languageSaid(words: string): Language | undefined {
-  const said = words.toLowerCase().match(/\p{L}+/gu) ?? [];
-  if (said.length < fewestWords) return undefined;
+export function languageSaid(words: string, fewest = fewestWords): Language | undefined {
+  const said =
+    words
+      .replace(forOthers, ' ')
+      .toLowerCase()
+      .match(/\p{L}+/gu) ?? [];
+  if (said.length < fewest) return undefined;
   const counts = (Object.keys(small) as Language[])
     .map((language) => ({ language, count: said.filter((word) => small[language].has(word)).length }))
     .sort((one, other) => other.count - one.count);

@@ -39,7 +39,7 @@ export function timesSaid(words: string): readonly TimesSaid[] {
     const [all, before, start = '', end = '', behind] = match;
     const [from, to] = [readClock(start), readClock(end)];
     const days = readDays(before ?? behind ?? '');
-    if (!from || !to || isOfOther(words, match.index + all.length)) continue;
+    if (!from || !to || isOfOther(words, match.index + all.length) || !isOfOpening(words, match.index, all)) continue;
     if (days.length === 0 && !isTime(start) && !isTime(end) && !saysHours.test(words.slice(0, match.index))) continue;
     found.push({ start: from, end: to, days, words: all.trim() });
     rest = rest.replace(all, ' ');
@@ -54,6 +54,18 @@ export function timesSaid(words: string): readonly TimesSaid[] {
   return found;
 }
 
+/** Times of something else than being there, such as when snow is cleared. */
+function isOfOpening(words: string, at: number, all: string): boolean {
+  const before =
+    words
+      .slice(0, at)
+      .split(/[.!?\n]/u)
+      .at(-1) ?? '';
+  return /\b(?:open(?:s|ed|ing)?|clos(?:e|es|ed|ing)|hours?|we|us|our|office|staffed|available|answer(?:s|ed)?|reach(?:ed)?|here|call|phones?|desk|lunch|counter|dock|store|shop|clinic|reception|(?:mon|tues|wednes|thurs|fri|satur|sun)days?|weekdays|daily|every day)\b/iu.test(
+    `${before} ${all}`,
+  );
+}
+
 /** Bare numbers can be of anything: "two to four minutes". */
 function isOfOther(words: string, at: number): boolean {
   return /^[\s-]*(?:more\s+)?(?:minutes?|hours?|seconds?|feet|foot|days?|weeks?|months?|years?|people|boats?|percent|times?)\b/iu.test(
@@ -66,7 +78,7 @@ function isTime(text: string): boolean {
 }
 
 /** What is said before bare numbers when they are times. */
-const saysHours = /\b(?:open|hours|staffed|available|answered|from)\b[^.!?]*$/iu;
+const saysHours = /\b(?:open|hours|staffed|available|answered|here)\b[^.!?]*$/iu;
 
 function readClock(text: string): ClockTime | undefined {
   const part = /\s+(?:in the (morning|afternoon|evening)|at (night))$/iu.exec(text.trim());

@@ -1,3 +1,4 @@
+import { isHeardByItself } from '../heardBoxes';
 import type { Found, Rule } from '../rule';
 import { stepsOf } from '../steps';
 
@@ -13,7 +14,7 @@ export const boxUnheard: Rule<'boxUnheard'> = {
         .map(({ step }) => step.boxId),
     );
     return subject.boxes
-      .filter(({ id, ownerId, tell, code }) => used.has(id) && !ownerId && tell.length === 0 && code === '')
+      .filter((box) => used.has(box.id) && !isHeardByItself(box))
       .map(({ id }): Found => ({ at: { type: 'row', id } }));
   },
 };

@@ -1,7 +1,6 @@
-import type { Edit } from '../../line';
 import { rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
-import { spokenTexts, type SpokenText } from '../spokenTexts';
+import { saidLive, spokenTexts, type SpokenText } from '../spokenTexts';
 
 /** A welcome in the name of a business that this one is not called. */
 export const businessInWords: Rule<'businessInWords'> = {
@@ -12,7 +11,13 @@ export const businessInWords: Rule<'businessInWords'> = {
     spokenTexts(subject).flatMap((text): Found[] => {
       const said = businessIn(text);
       if (!said || isNameOf(said, subject)) return [];
-      return [{ at: text.at, facts: { said, name: subject.line.name }, ...fixFor(text, said) }];
+      return [
+        {
+          at: text.at,
+          facts: { said, name: subject.line.name },
+          ...saidLive(subject, text, said, '{business}', 'say the name of the business live'),
+        },
+      ];
     }),
 };
 
@@ -31,15 +36,4 @@ function isNameOf(said: string, { line, lines }: ProofSubject): boolean {
 
 function wordsOf(name: string): readonly string[] {
   return name.toLowerCase().match(/[\p{L}\p{N}]{3,}/gu) ?? [];
-}
-
-function fixFor({ typed, part }: SpokenText, said: string): { readonly fix?: Edit } {
-  if (!part || !typed.includes(said)) return {};
-  return {
-    fix: {
-      type: 'together',
-      edits: [{ type: 'setWords', ...part, words: typed.replace(said, '{business}') }],
-      why: 'say the name of the business live',
-    },
-  };
 }

@@ -1,7 +1,7 @@
 import type { Edit } from '../../line';
 import { rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
-import { spokenTexts, type SpokenText } from '../spokenTexts';
+import { saidLive, spokenTexts, type SpokenText } from '../spokenTexts';
 
 /** Words that state an extension which nobody has, or which is another one's than they say. */
 export const extensionInWords: Rule<'extensionInWords'> = {
@@ -15,7 +15,9 @@ export const extensionInWords: Rule<'extensionInWords'> = {
         const owner = all.find((each) => each.extension === extension);
         const named = subject.people.find(({ name }) => sentence.includes(name));
         if (owner && (!named || named.id === owner.id)) return [];
-        return [{ at: text.at, facts: { extension, name: named?.name ?? '' }, ...fixFor(text, extension, named) }];
+        return [
+          { at: text.at, facts: { extension, name: named?.name ?? '' }, ...fixFor(subject, text, extension, named) },
+        ];
       }),
     ),
 };
@@ -29,16 +31,10 @@ const extensionsIn = rememberBy(({ words }: SpokenText) =>
 
 /** The extension as it is, said live. */
 function fixFor(
-  { typed, part }: SpokenText,
+  subject: ProofSubject,
+  text: SpokenText,
   extension: string,
   person: ProofSubject['people'][number] | undefined,
 ): { readonly fix?: Edit } {
-  if (!part || !person || !typed.includes(extension)) return {};
-  return {
-    fix: {
-      type: 'together',
-      edits: [{ type: 'setWords', ...part, words: typed.replace(extension, `{extension ${person.id}}`) }],
-      why: 'say the extension live',
-    },
-  };
+  return person ? saidLive(subject, text, extension, `{extension ${person.id}}`, 'say the extension live') : {};
 }

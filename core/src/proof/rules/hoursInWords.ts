@@ -2,10 +2,11 @@ import type { Hours, TimeZone } from '../../hours';
 import { languageOf, type Edit } from '../../line';
 import { saidWeek } from '../../speech';
 import { proofFacts } from '../facts';
+import { sentenceOf } from '../reading/promises';
 import { timesSaid, type TimesSaid } from '../reading/timesSaid';
 import { remember, rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
-import { spokenTexts, type SpokenText } from '../spokenTexts';
+import { saidLive, spokenTexts, type SpokenText } from '../spokenTexts';
 import { isKept } from '../statedHours';
 
 /** Words that state times which no hours of the business have. */
@@ -16,10 +17,18 @@ export const hoursInWords: Rule<'hoursInWords'> = {
   find: (subject) =>
     spokenTexts(subject).flatMap((text) =>
       timesIn(text)
-        .filter((said) => !isKept(said, subject.hours, subject.allHours))
-        .map((said): Found => ({ at: text.at, facts: factsOf(said, subject), ...fixFor(text, said) })),
+        .filter((said) => !isKept(said, subject.hours, isOfAll(text, said) ? [] : subject.allHours))
+        .map((said): Found => ({ at: text.at, facts: factsOf(said, subject), ...fixFor(subject, text, said) })),
     ),
 };
+
+/** Whether they are said of the business: those of the fuel dock or of a group are no answer then. */
+function isOfAll({ words }: SpokenText, said: TimesSaid): boolean {
+  const sentence = sentenceOf(words, said.words);
+  return /\b(?:we\s+are|we['’]re|our\s+(?:regular\s+|normal\s+|usual\s+|business\s+|office\s+)?hours\s+are|our\s+office\s+is)\s+(?:now\s+)?(?:open|from|\w+day|\d)/iu.test(
+    sentence,
+  );
+}
 
 const timesIn = rememberBy(({ words, voice }: SpokenText) => (languageOf(voice) === 'en' ? timesSaid(words) : []));
 
@@ -31,13 +40,6 @@ function factsOf({ words }: TimesSaid, subject: ProofSubject) {
 const weekSaid = remember((hours: Hours, zone: TimeZone, atMs: number) => saidWeek(hours, zone, atMs, 'en'));
 
 /** The week as it is, said live, in place of times that are written out. */
-function fixFor({ typed, part }: SpokenText, { words, start, end }: TimesSaid): { readonly fix?: Edit } {
-  if (!part || !start || !end || !typed.includes(words)) return {};
-  return {
-    fix: {
-      type: 'together',
-      edits: [{ type: 'setWords', ...part, words: typed.replace(words, '{week}') }],
-      why: 'say the hours live',
-    },
-  };
+function fixFor(subject: ProofSubject, text: SpokenText, { words, start, end }: TimesSaid): { readonly fix?: Edit } {
+  return start && end ? saidLive(subject, text, words, '{week}', 'say the hours live') : {};
 }

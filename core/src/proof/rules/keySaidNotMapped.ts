@@ -1,19 +1,35 @@
-import type { Found, Rule } from '../rule';
-import { keysIn, textsOfSheet } from '../spokenTexts';
+import { findSheet, type Key } from '../../line';
+import { hearingsOf } from '../hearings';
+import type { Found, ProofSubject, Rule } from '../rule';
+import { keysIn, spokenTexts, type SpokenText } from '../spokenTexts';
 
 /** Words that tell callers to press a key which does nothing there. */
 export const keySaidNotMapped: Rule<'keySaidNotMapped'> = {
   name: 'keySaidNotMapped',
   grade: 'caution',
   consequence: 'misled',
-  find: ({ attendant }) =>
-    attendant.sheets.flatMap((sheet) => {
-      const mapped = new Set(sheet.type === 'menu' ? sheet.options.map(({ key }) => key) : []);
-      const said = textsOfSheet(sheet, attendant.voice).flatMap((text) => keysIn(text));
-      const wrong = new Map(said.filter(({ key }) => !mapped.has(key)).map((each) => [each.key, each]));
-      return [...wrong.values()].map(({ key, words }): Found => ({
-        at: { type: 'sheet', sheetId: sheet.id },
-        facts: { key, words },
-      }));
-    }),
+  find: (subject) => {
+    const told = new Set<string>();
+    return spokenTexts(subject).flatMap((text): Found[] => {
+      const said = keysIn(text);
+      const taken = said.length > 0 ? keysTaken(subject, text) : null;
+      if (!taken) return [];
+      return said.flatMap(({ key, words }): Found[] => {
+        const at = `${JSON.stringify(text.at)} ${key}`;
+        if (taken.has(key) || told.has(at)) return [];
+        told.add(at);
+        return [{ at: text.at, facts: { key, words } }];
+      });
+    });
+  },
 };
+
+/** The keys that have a use where words are heard; null where nobody hears them. */
+function keysTaken(subject: ProofSubject, { place }: SpokenText): ReadonlySet<Key> | null {
+  if (place.type === 'words' || place.type === 'option') {
+    const sheet = findSheet(subject.attendant, place.sheetId);
+    if (sheet?.type === 'menu') return new Set(sheet.options.map(({ key }) => key));
+  }
+  const hearings = hearingsOf(subject, place);
+  return hearings.length === 0 ? null : new Set(hearings.flatMap(({ keys }) => [...keys]));
+}

@@ -1,5 +1,6 @@
 import { mayBeSame } from '../reading/sameThing';
-import type { Found, Rule } from '../rule';
+import type { Found, FindingPlace, ProofSubject, Rule } from '../rule';
+import { findSheet } from '../../line';
 import { spokenTexts } from '../spokenTexts';
 import { pricesIn } from './priceInWords';
 
@@ -17,10 +18,19 @@ export const pricesDiffer: Rule<'pricesDiffer'> = {
           (each) =>
             each.price !== one.price && each.about !== '' && one.about !== '' && isSameThing(each.about, one.about),
         );
-      return other ? [{ at: one.at, facts: { price: one.price, other: other.price } }] : [];
+      return other
+        ? [{ at: one.at, facts: { price: one.price, other: other.price, elsewhere: nameOf(subject, other.at) } }]
+        : [];
     });
   },
 };
+
+/** Where the other price is said, by name. */
+function nameOf({ attendant, greetings, queues, boxes }: ProofSubject, at: FindingPlace): string {
+  if (at.type === 'sheet') return findSheet(attendant, at.sheetId)?.name ?? '';
+  const rows: readonly { readonly id: string; readonly name: string }[] = [...greetings, ...queues, ...boxes];
+  return at.type === 'row' ? (rows.find(({ id }) => id === at.id)?.name ?? '') : '';
+}
 
 function isSameThing(one: string, other: string): boolean {
   return /\p{L}{4}/u.test(one) && /\p{L}{4}/u.test(other) && mayBeSame(one, other);

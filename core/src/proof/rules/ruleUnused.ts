@@ -3,7 +3,10 @@ import { zoneOf } from '../facts';
 import { remember } from '../remember';
 import { atSlot, type Rule } from '../rule';
 
-/** A rule of the answering order that answers nobody in the two years ahead. */
+/**
+ * A rule of the answering order that answers nobody in the two years ahead. What it says was meant to be heard: nothing is
+ * offered that would take it away.
+ */
 export const ruleUnused: Rule<'ruleUnused'> = {
   name: 'ruleUnused',
   grade: 'caution',
@@ -12,7 +15,6 @@ export const ruleUnused: Rule<'ruleUnused'> = {
     unused(attendant.answering.rules, hours, zoneOf(line), today).map(({ rule, why }) => ({
       at: atSlot(rule),
       facts: { why },
-      fix: { type: 'removeRule', rule },
     })),
 };
 

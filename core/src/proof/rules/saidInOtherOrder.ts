@@ -10,7 +10,9 @@ export const saidInOtherOrder: Rule<'saidInOtherOrder'> = {
   find: ({ attendant }) =>
     attendant.sheets.flatMap((sheet): Found[] => {
       if (sheet.type !== 'menu') return [];
-      const texts = textsOfSheet(sheet, attendant.voice).filter(({ part }) => part && !part.part.endsWith('eyWords'));
+      const texts = textsOfSheet(sheet, attendant.voice).filter(
+        ({ place }) => place.type === 'words' && !place.part.endsWith('eyWords'),
+      );
       const said = texts.flatMap((text) => keysIn(text)).map(({ key }) => key);
       const told = [...new Set(said)].filter((key) => sheet.options.some((option) => option.key === key));
       const rows = sheet.options.map(({ key }) => key).filter((key) => told.includes(key));

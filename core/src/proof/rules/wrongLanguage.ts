@@ -1,4 +1,13 @@
-import { languageOf, languages, voiceNames, voices, type Edit, type Language } from '../../line';
+import {
+  languageOf,
+  languages,
+  menuWords,
+  voiceNames,
+  voices,
+  type Edit,
+  type Language,
+  type SheetId,
+} from '../../line';
 import { languageSaid } from '../reading/languageSaid';
 import { rememberBy } from '../remember';
 import type { Found, Rule } from '../rule';
@@ -14,7 +23,7 @@ export const wrongLanguage: Rule<'wrongLanguage'> = {
     return spokenTexts(subject).flatMap((text): Found[] => {
       const said = languageOfText(text);
       const voice = languageOf(text.voice);
-      const sheet = text.part?.sheetId;
+      const sheet = sheetIn(text);
       if (!said || said === voice || (sheet && bySheet.has(sheet))) return [];
       if (sheet) bySheet.add(sheet);
       const facts = { said: languages[said], voice: languages[voice] };
@@ -23,9 +32,26 @@ export const wrongLanguage: Rule<'wrongLanguage'> = {
   },
 };
 
-const languageOfText = rememberBy(({ words }: SpokenText) => languageSaid(words));
+const languageOfText = rememberBy(({ words, place }: SpokenText): Language | undefined => {
+  // Short words in a menu may be meant for those who speak another language; a queue's are for all.
+  const isForAll = place.type === 'queueEntry' || place.type === 'queueWaiting' || place.type === 'box';
+  return languageOfPrompt(words) ?? languageSaid(words, isForAll ? fewestForAll : undefined);
+});
 
-function fixFor({ part }: SpokenText, said: Language): { readonly fix?: Edit } {
+const fewestForAll = 5;
+
+/** What a new menu says by itself in one of the languages is said in that. */
+function languageOfPrompt(words: string): Language | undefined {
+  const known = Object.keys(languages) as Language[];
+  return known.find((language) => Object.values(menuWords[language]).includes(words));
+}
+
+function sheetIn({ place }: SpokenText): SheetId | undefined {
+  return place.type === 'words' ? place.sheetId : undefined;
+}
+
+function fixFor(text: SpokenText, said: Language): { readonly fix?: Edit } {
+  const sheetId = sheetIn(text);
   const voice = voiceNames.find((name) => voices[name].language === said);
-  return part && voice ? { fix: { type: 'setSheetVoice', sheetId: part.sheetId, voice } } : {};
+  return sheetId && voice ? { fix: { type: 'setSheetVoice', sheetId, voice } } : {};
 }

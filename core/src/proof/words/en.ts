@@ -15,6 +15,8 @@ export function describePlace(at: FindingPlace, attendant: Attendant, names: Nam
       return capitalise(describeSlot(at.slot, attendant, names));
     case 'line':
       return 'This line';
+    case 'switch':
+      return 'The switch';
     case 'hours':
       return at.specialId ? (names[at.specialId] ?? 'A special date') : 'The hours';
     case 'row':

@@ -43,6 +43,41 @@ export const says: Readonly<Record<RuleName, Says>> = {
   noWayOut: (where) => `${where} leads to a queue that callers can leave only by hanging up.`,
   recordingOutOfStep: (where, facts) => `A recording of ${where} is out of step. ${facts.says}`,
   recordingPoor: (where, { fault }) => `A recording of ${where} ${poor[fault ?? ''] ?? 'is hard to understand'}.`,
+  stayNotKept: (where, { words, whom, why }) =>
+    why === 'nobody'
+      ? `${where} says “${words}”, but whoever does reaches nobody.`
+      : `${where} promises ${whom} to whoever stays on the line, who reaches somebody else.`,
+  messageNotKept: (where, { words }) => `${where} says “${words}”, but no message is taken there.`,
+  callBackNotKept: (where, { words, why }) =>
+    why === 'unheard'
+      ? `${where} says “${words}”, but nobody hears what is left in that box.`
+      : `${where} says “${words}”, but the caller can leave nothing there.`,
+  cutOffAlone: (where, { helpless }) =>
+    helpless === 'silence'
+      ? `${where} cuts off a caller who presses nothing: no person, no message, no word when somebody is there.`
+      : `${where} cuts off a caller who presses only wrong keys: no person, no message, no word when somebody is there.`,
+  longAlone: (where, { minutes, most }) =>
+    `${where} keeps a caller whom nobody answers for about ${minutes} minutes before a message can be left; ${most} are enough.`,
+  openInWords: (where, { words, why }) => `${where} says “${words}”, ${notSo[why ?? ''] ?? 'which is not so'}.`,
+  leftInWords: (where, { words, why }) =>
+    why === 'blank'
+      ? `${where} still says “${words}”.`
+      : `${where} has a live part of somebody or something that is gone.`,
+  numberInWords: (where, { said }) => `${where} gives the number ${said} as yours; no line has it.`,
+  sameOptions: (where, { why, other, words }) =>
+    why === 'same'
+      ? `${where} is read out with the same words as key ${other}: “${words}”.`
+      : `${where} is read out as “For ${words}”.`,
+  noEmergencyWords: (where) => `While you are closed, no words say what to do in an emergency; ${where} is heard then.`,
+  emergencyNumber: (where, { said, right }) =>
+    `${where} sends callers to ${said} in an emergency; here it is ${right}.`,
+  listNowhere: (where) => `${where} leads to nobody, and takes no message.`,
+  listEmpty: (where) => `${where} is for a list in which nobody is.`,
+  blocksAll: (_, { list, entry }) => `The list ${list} blocks ${entry}: that is everybody in your country.`,
+  serviceEnds: (where, { until }, at) =>
+    at.type === 'line'
+      ? `The line is in service until ${until} only.`
+      : `${where} calls a number that is in service until ${until} only.`,
   keySaidNotMapped: (where, { words, key }) => `${where} says “${words}”, but key ${key} does nothing there.`,
   keySaidOtherwise: (where, facts) => `${where} is said to be for ${facts.says}; it is for ${facts.isFor}.`,
   hoursInWords: (where, { words, now }) => `${where} says “${words}”. The hours say ${now}.`,
@@ -54,7 +89,8 @@ export const says: Readonly<Record<RuleName, Says>> = {
       ? `${where} says extension ${extension} for ${name}, who has another.`
       : `${where} says extension ${extension}, which nobody has.`,
   businessInWords: (where, { said, name }) => `${where} says “${said}”, but the line is called ${name}.`,
-  pricesDiffer: (where, { price, other }) => `${where} says ${price} where another place says ${other}.`,
+  pricesDiffer: (where, { price, other, elsewhere }) =>
+    `${where} says ${price}; ${elsewhere === '' ? 'another place' : elsewhere} says ${other}.`,
   wrongLanguage: (where, { said, voice }) => `${where} has words in ${said}, spoken by a voice for ${voice}.`,
   recordsUntold: (where) => `${where} records the call without telling the caller.`,
   boxUnheard: (where) => `The box ${where} takes messages, but nobody owns it or is told of them.`,
@@ -62,8 +98,8 @@ export const says: Readonly<Record<RuleName, Says>> = {
     `${where} tells ${name} of messages by ${by}, but there is no ${by === 'text' ? 'mobile' : 'address'} for that.`,
   ruleUnused: (where, { why }) =>
     why === 'alwaysBeaten'
-      ? `${where} never answers: other rules always come before it.`
-      : `${where} never answers: what it is about does not come in the next two years.`,
+      ? `Nobody ever hears ${lower(where)}: other rules always answer before it.`
+      : `Nobody ever hears ${lower(where)}: what it is about does not come in the next two years.`,
   unreached: (where) => `Nothing leads to ${where}.`,
   mappedNotSaid: (where) => `${where} works, but callers are not told of it.`,
   saidInOtherOrder: (where, { said, rows }) =>
@@ -95,3 +131,16 @@ const untrue: Readonly<Record<string, string>> = {
   otherWeekday: 'which is another day of the week',
   nothingThen: 'but the hours have nothing special then',
 };
+
+/** Why words about being open or closed are not so. */
+const notSo: Readonly<Record<string, string>> = {
+  heardOpen: 'and callers hear it while you are open',
+  heardClosed: 'and callers hear it while you are closed',
+  notOpen: 'but you are closed then',
+  notClosed: 'but you are open then',
+  leftOut: 'but you are open on other days too',
+};
+
+function lower(where: string): string {
+  return where.charAt(0).toLowerCase() + where.slice(1);
+}

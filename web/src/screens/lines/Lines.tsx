@@ -15,7 +15,7 @@ import { SavingNote } from '../../saving/SavingNote';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { useRowDraft } from '../../saving/useRowDraft';
 import { CellField } from '../directory/CellField';
-import { DayField } from '../directory/Contacts';
+import { DateField } from '../../parts/DateField';
 import { NumberField } from '../directory/NumberField';
 import { OperatorChoice } from './OperatorChoice';
 
@@ -83,16 +83,18 @@ function LineRow({ kept, lines }: { readonly kept: KeptLine; readonly lines: rea
           onChange={(hoursId) => change({ hoursId: hoursId as KeptLine['hoursId'] })}
         />{' '}
         in the time zone {row.timeZone}. In service from
-        <DayField
+        <DateField
           label={`First day in service of the line ${kept.name}`}
-          value={row.serviceFrom}
-          onChange={(serviceFrom) => change({ serviceFrom })}
+          value={row.serviceFrom ?? ''}
+          canBeNone
+          onChange={(day) => change({ serviceFrom: day || null })}
         />
         until
-        <DayField
+        <DateField
           label={`Last day in service of the line ${kept.name}`}
-          value={row.serviceUntil}
-          onChange={(serviceUntil) => change({ serviceUntil })}
+          value={row.serviceUntil ?? ''}
+          canBeNone
+          onChange={(day) => change({ serviceUntil: day || null })}
         />
       </Flex>
       <Flex align="center" gap="2" mt="1" wrap="wrap" fontSize="13px">

@@ -13,9 +13,9 @@ import {
 import { CircleAlert, Info, Lightbulb } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useAccepted } from '../../api/resources';
+import { useAccepted, useOnAir } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
-import { useFindings, useOpenFindings } from '../../draft/useFindings';
+import { useAirFindings, useFindings, useOpenFindings } from '../../draft/useFindings';
 import { AcceptedWords, AcceptFinding } from '../../parts/AcceptFinding';
 import { FixButton } from '../../parts/FixButton';
 import { ScreenHead } from '../../parts/ScreenHead';
@@ -56,6 +56,7 @@ export default function Proof() {
           The draft is read as you write. A fault stops it from going on air; a caution needs your yes; a tip can be
           silenced.
         </Text>
+        <OnAir />
         {open.length === 0 && (
           <Text mt="6" fontSize="16px">
             Nothing to find: every path ends, somebody can be reached, and the words say what is so.
@@ -110,18 +111,71 @@ function Choice({
   );
 }
 
+/** What callers hear now, read the same way: what was right when it went on air may not be any more. */
+function OnAir() {
+  const { line, names } = useDraft();
+  const onAir = useOnAir(line);
+  const findings = useAirFindings();
+  if (!onAir || findings.length === 0) return null;
+  return (
+    <Box as="section" id="on-air" aria-label="What callers hear now">
+      <Heading as="h2" fontSize="15px" fontWeight="600" mt="6" mb="1">
+        What callers hear now
+      </Heading>
+      <Text color="quiet" fontSize="13px">
+        This is on air, read with the directory, the hours and the switch as they are now. Mend it there, or in the
+        draft and put that on air; until then{' '}
+        <Text asChild textDecoration="underline">
+          <Link to="/today">the switch</Link>
+        </Text>{' '}
+        can answer.
+      </Text>
+      <Box as="ul" listStyleType="none">
+        {findings.map((finding) => (
+          <Flex
+            as="li"
+            key={finding.key}
+            gap="3"
+            py="2.5"
+            borderTopWidth="1px"
+            borderColor="hairline"
+            align="flex-start"
+          >
+            <Grade grade={finding.grade} />
+            <Box flex="1" minW="0">
+              <Text fontWeight="500">{describeFinding(finding, onAir.attendant, names)}</Text>
+              <Text color="quiet" fontSize="13px">
+                {whyItMatters(finding.rule)} {adviseOn(finding)}
+              </Text>
+            </Box>
+            <Text asChild color="petrol.fg" fontWeight="500" flexShrink="0">
+              <Link to={findingLink(finding)}>Open it</Link>
+            </Text>
+          </Flex>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Grade({ grade }: { readonly grade: Grade }) {
+  const Icon = icons[grade];
+  return (
+    <Flex w="84px" flexShrink="0" gap="1.5" align="center" fontWeight={grade === 'fault' ? 600 : 400}>
+      <Icon size={15} aria-hidden /> {gradeWords[grade]}
+    </Flex>
+  );
+}
+
 const icons = { fault: CircleAlert, caution: Info, tip: Lightbulb } as const;
 
 /** What was found, why it matters, what to do, and the next click. */
 export function FindingRow({ finding }: { readonly finding: Finding }) {
   const { attendant, names } = useDraft();
   const { grade, rule, key } = finding;
-  const Icon = icons[grade];
   return (
     <Flex as="li" gap="3" py="2.5" borderTopWidth="1px" borderColor="hairline" align="flex-start">
-      <Flex w="84px" flexShrink="0" gap="1.5" align="center" fontWeight={grade === 'fault' ? 600 : 400}>
-        <Icon size={15} aria-hidden /> {gradeWords[grade]}
-      </Flex>
+      <Grade grade={grade} />
       <Box flex="1" minW="0">
         <Text fontWeight="500">{describeFinding(finding, attendant, names)}</Text>
         <Text color="quiet" fontSize="13px">

@@ -22,6 +22,8 @@ export function findingLink({ at }: Pick<Finding, 'at'>): string {
       return slotLink(at.slot);
     case 'line':
       return '/lines';
+    case 'switch':
+      return '/today';
     case 'hours':
       return '/hours';
     case 'row':

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { longestEmail } from '@locutor/core/directory';
 import { wallTime } from '@locutor/core/hours';
+import { aloneLimits } from '@locutor/core/proof';
 import { useState, type ReactNode } from 'react';
 import { useSettings, useStorage, type Settings as Kept } from '../../api/resources';
 import { api, wordsOf } from '../../api/client';
@@ -101,6 +102,20 @@ function Fields({ kept }: { readonly kept: Kept }) {
             onChange={(keepCallsDays) => set({ keepCallsDays })}
           />{' '}
           days.
+        </Text>
+      </Section>
+      <Section title="Proof">
+        <Text>
+          A caller whom nobody answers is to be able to leave a message within{' '}
+          <InlineNumber
+            label="Seconds that callers may be left alone"
+            value={row.mostAloneSeconds}
+            least={aloneLimits.least}
+            most={aloneLimits.most}
+            step={30}
+            onChange={(mostAloneSeconds) => set({ mostAloneSeconds })}
+          />{' '}
+          s.
         </Text>
       </Section>
       <Section title="Recordings and messages">

@@ -3,11 +3,11 @@ import { describeFinding } from '@locutor/core/proof';
 import { describeOutOfStep } from '@locutor/core/speech';
 import { ChevronRight } from 'lucide-react';
 import { Link } from 'react-router';
-import { useMessages, usePlanned, useStorage } from '../../api/resources';
+import { useMessages, useOnAir, usePlanned, useStorage } from '../../api/resources';
 import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
-import { useFaults, useOpenFindings } from '../../draft/useFindings';
+import { useAirFindings, useFaults, useOpenFindings } from '../../draft/useFindings';
 import { showBytes } from '../../parts/bytes';
 import { showWhen } from '../../parts/time';
 import { useSpokenThings } from '../greetings/spokenThings';
@@ -70,12 +70,18 @@ function useNeeds(): readonly Need[] {
   const things = useSpokenThings();
   const storage = useStorage().data;
   const overBudget = useOverBudget();
+  const onAir = useOnAir(line);
+  const amiss = useAirFindings();
   const needs: Need[] = [];
   if (storage?.isLow) {
     const says = `Little room is left on the disk: ${showBytes(storage.freeBytes)}. Messages and recordings need it.`;
     needs.push({ says, does: 'See what is kept', to: '/settings' });
   }
   if (overBudget) needs.push({ says: overBudget, does: 'See the cost', to: '/traffic/cost?span=thisMonth' });
+  for (const finding of onAir ? amiss.slice(0, mostFaultsListed) : []) {
+    const says = `On air: ${describeFinding(finding, onAir?.attendant ?? attendant, names)}`;
+    needs.push({ says, does: 'Mend it', to: findingLink(finding) });
+  }
   if (unheard > 0) {
     const says = unheard === 1 ? 'One message was not heard yet.' : `${unheard} messages were not heard yet.`;
     needs.push({ says, does: 'Listen', to: '/messages' });
@@ -90,7 +96,8 @@ function useNeeds(): readonly Need[] {
       to: '/on-air',
     });
   }
-  for (const finding of faults.slice(0, mostFaultsListed)) {
+  const known = new Set(amiss.map(({ key }) => key));
+  for (const finding of faults.filter(({ key }) => !known.has(key)).slice(0, mostFaultsListed)) {
     needs.push({ says: describeFinding(finding, attendant, names), does: 'Mend it', to: findingLink(finding) });
   }
   for (const { rehearsal } of broken.slice(0, mostFaultsListed)) {

@@ -1,0 +1,191 @@
+import { boxDefaults, boxId, queueId, type Queue } from '../directory';
+import { applyEdit, newAnnouncement, sheetId, type Edit, type Path, type WordsPart } from '../line';
+import { closedId, fuelId, launchQueue, noor, ringFor, welcomeId } from '../testing/boatyard';
+import { onKey1 } from '../testing/flaws';
+import { heardBox, holidayHours, leaveMessage, soundAttendant, soundSubject } from '../testing/soundOffice';
+import { proof, type ProofSubject } from '.';
+
+const said = (sheet: typeof welcomeId, words: string, part: WordsPart = 'openingWords'): Edit => ({
+  type: 'setWords',
+  ...{ sheetId: sheet, part, words },
+});
+const rulesFor = (edits: readonly Edit[], office: Partial<ProofSubject> = {}): readonly string[] =>
+  proof(soundSubject(edits.reduce(applyEdit, soundAttendant), office))
+    .map(({ rule, grade, facts }) => `${grade} ${rule} ${JSON.stringify(facts ?? {})}`)
+    .filter((found) => !found.startsWith('tip priceInWords'));
+const earlier = holidayHours.week.map((span) => ({ ...span, startMin: 360, endMin: 840 }));
+const extra = sheetId.create('extra');
+const under1 = (words: string, after: Path): readonly Edit[] => [
+  { type: 'addSheet', sheet: { ...newAnnouncement(extra, 'Loft'), words, afterPath: after } },
+  onKey1({ type: 'goTo', sheetId: extra }),
+];
+
+describe('sentences that are right', () => {
+  it.each([
+    'If this is an emergency, hang up and dial 9 1 1.',
+    'For a life-threatening emergency, dial 911 at once.',
+    'In an emergency, please hang up and call nine one one.',
+    'We have cared for boats since 1998.',
+    'Statements for 2025 are ready and were mailed in January.',
+    'Established 2021 by two brothers.',
+    'The lot is cleared of snow from 5 to 7.',
+    'High tide at the ramp is between ten and eleven.',
+    'We are closed on Saturdays and Sundays.',
+    'Our office is closed on weekends.',
+    'We are open Monday through Friday.',
+    'We will be back tomorrow morning.',
+    'The marina store next door is open now.',
+    'The road to the ramp is closed for repairs.',
+    'You have reached Larkspur Cove Boatyard outside office hours.',
+    'We are closed right now.',
+    'The pharmacy is closed on Sundays.',
+    'We are open 24 hours a day on the web.',
+    'Notre cabinet est fermé.',
+    'Sorry, we are closed for the evening.',
+    'Our fax number is 207 555 0188.',
+    'Para español, marque el dos en el menú principal durante el día.',
+    'A night on a mooring is $36. Haul-out is $12 a foot.',
+    'Please have your account number ready.',
+    'Press releases are on our web site.',
+    'Thank you for your patience.',
+    'This call may be recorded.',
+    'Visit us at larkspurcove.example.',
+  ])('are left alone while it is closed: %s', (words) => {
+    expect(rulesFor([said(closedId, `We are closed. ${words}`)])).toEqual([]);
+  });
+
+  it.each([
+    'Welcome to Larkspur Cove Boatyard. We are open.',
+    'Thank you for calling Larkspur Cove. Stay on the line for Noor Haldane.',
+    'Please hold, and somebody will be with you.',
+    'We are open Monday to Friday, 8 am to 5:30 pm.',
+    'Our menu has changed, so please listen to all of it.',
+    'If you know the extension of the person you want, ask for it.',
+    'We are open today until half past five.',
+    'Do not hang up: the next free person takes your call.',
+    'You have reached Larkspur Cove Boatyard at 207 555 0140.',
+    'We are closed on Saturdays.',
+    'We are closed for lunch from 12 to 1 on the last Friday of the month.',
+  ])('are left alone while it is open: %s', (words) => {
+    expect(rulesFor([said(welcomeId, words)])).toEqual([]);
+  });
+
+  it('are left alone before a box, in a queue, and in an announcement', () => {
+    const pound = 'Speak after the tone, and press pound when you are done.';
+    const greeting = {
+      id: 'greeting:box' as never,
+      name: 'Box',
+      words: `Leave a message. ${pound} We will call you back.`,
+      voice: 'slt' as const,
+      take: null,
+    };
+    const box = { ...heardBox, greetingId: greeting.id };
+    expect(rulesFor([], { boxes: [box], greetings: [greeting] as never })).toEqual([]);
+    expect(rulesFor(under1(`Nobody is in the loft. ${pound}`, leaveMessage))).toEqual([]);
+    const queue: Queue = {
+      ...launchQueue,
+      id: queueId.create('q'),
+      entryWords: 'Please hold the line, or press star.',
+    };
+    const toQueue = onKey1({ type: 'waitInQueue', queueId: queue.id }, ...leaveMessage);
+    expect(rulesFor([toQueue], { queues: [queue] })).toEqual([]);
+    expect(rulesFor(under1('Thank you. Please stay on the line.', [ringFor(noor.id, 20), ...leaveMessage]))).toEqual(
+      [],
+    );
+    expect(rulesFor([said(fuelId, 'The fuel dock opens at eight. We are closed on Sundays.', 'words')])).toEqual([]);
+  });
+
+  it('are left alone where a name is the business’s', () => {
+    const { line, lines } = soundSubject();
+    const own = { ...line, name: 'Bram Lindqvist Boats' };
+    const office = { line: own, lines: lines.map((each) => (each.id === own.id ? { ...each, name: own.name } : each)) };
+    const leavers = ['Bram Lindqvist'];
+    const welcome = (words: string) => rulesFor([said(welcomeId, words)], { ...office, leavers });
+    expect(welcome('Thank you for calling Bram Lindqvist Boats.')).toEqual([]);
+    expect(welcome('Thank you for calling Bram Lindqvist Boats. Ask for Bram Lindqvist.')).toEqual([
+      'caution nameInWords {"name":"Bram Lindqvist"}',
+    ]);
+  });
+});
+
+describe('sentences that are not so', () => {
+  it.each<[string, string, readonly Edit[], Partial<ProofSubject>?]>([
+    ['a key in an announcement', 'keySaidNotMapped', under1('To hear this in French, press 8.', leaveMessage)],
+    ['a key in French words', 'keySaidNotMapped', [said(welcomeId, 'Pour les pièces, tapez 7.')]],
+    ['a key in German words', 'keySaidNotMapped', [said(welcomeId, 'Für Ersatzteile drücken Sie die 7.')]],
+    ['a key in Spanish words', 'keySaidNotMapped', [said(welcomeId, 'Para repuestos, marque el 7.')]],
+    [
+      'a key before ringing',
+      'keySaidNotMapped',
+      [onKey1({ ...ringFor(noor.id, 20), before: 'Press 1 for a message.' } as never, ...leaveMessage)],
+    ],
+    [
+      'another exit key than the queue’s',
+      'keySaidNotMapped',
+      [onKey1({ type: 'waitInQueue', queueId: launchQueue.id }, ...leaveMessage)],
+      { queues: [{ ...launchQueue, entryWords: 'Press 5 to leave a message.', exitKey: '*' }] },
+    ],
+    [
+      'staying on the line for nobody',
+      'stayNotKept',
+      [said(closedId, 'We are closed. Stay on the line for the front desk.')],
+    ],
+    ['the same in French', 'stayNotKept', [said(closedId, 'Ne quittez pas, un conseiller va vous répondre.')]],
+    ['staying for somebody else', 'stayNotKept', [said(welcomeId, 'Stay on the line for Priya Castellanos.')]],
+    [
+      'a message that nobody takes',
+      'messageNotKept',
+      under1('Please leave a message after the tone.', [{ type: 'hangUp', words: '' }]),
+    ],
+    [
+      'a call back from a box that nobody hears',
+      'callBackNotKept',
+      [onKey1({ type: 'takeMessage', boxId: boxId.create('lonely'), beep: null, tell: null })],
+      {
+        boxes: [
+          heardBox,
+          { ...boxDefaults, id: boxId.create('lonely'), name: 'Attic', greetingId: 'greeting:box' as never },
+        ],
+        greetings: [
+          { id: 'greeting:box', name: 'B', words: 'We will get back to you.', voice: 'slt', take: null },
+        ] as never,
+      },
+    ],
+    ['closed in the open menu', 'openInWords', [said(welcomeId, 'Sorry, our office is closed.')]],
+    ['closed in the open menu, in German', 'openInWords', [said(welcomeId, 'Unsere Praxis ist zurzeit geschlossen.')]],
+    ['after hours, in the open menu', 'openInWords', [said(welcomeId, 'You’ve reached us after hours.')]],
+    ['open at night', 'openInWords', [said(closedId, 'We are open now.')]],
+    ['closed on a day that is open', 'openInWords', [said(closedId, 'We are closed on Fridays.')]],
+    ['open on a day that is not', 'openInWords', [said(closedId, 'We are also open on Saturdays.')]],
+    [
+      'hours of somebody else as those of all',
+      'hoursInWords',
+      [said(closedId, 'We are open Monday to Friday, 6 to 14:00.')],
+      { allHours: [holidayHours, { ...holidayHours, id: 'hours:dock' as never, name: 'Dock', week: earlier }] },
+    ],
+    ['a placeholder', 'leftInWords', [said(closedId, 'Welcome to [Company Name].')]],
+    ['a live part that is none', 'leftInWords', [said(closedId, 'We open {opening time}.')]],
+    ['a live part of somebody deleted', 'leftInWords', [said(closedId, 'Ask for {name person:gone}.')]],
+    ['the number of somebody else', 'numberInWords', [said(closedId, 'Our new number is 207 555 0177.')]],
+    [
+      'an emergency number of another country',
+      'emergencyNumber',
+      [said(closedId, 'In an emergency call 112 or dial 999.')],
+    ],
+    [
+      'an option that reads badly',
+      'sameOptions',
+      [{ type: 'setOption', sheetId: welcomeId, key: '1', option: { label: 'press 1' } }],
+    ],
+  ])('are found: %s', (...[, rule, edits, office]) => {
+    expect(rulesFor(edits, office).map((found) => found.split(' ')[1])).toContain(rule);
+  });
+
+  it('speak of callers left alone from when the business says', () => {
+    const long = [onKey1(...Array.from({ length: 4 }, () => ringFor(noor.id, 60)), ...leaveMessage)];
+    const rules = (mostAloneSeconds: number) =>
+      rulesFor(long, { mostAloneSeconds }).map((found) => found.split(' ')[1]);
+    expect(rules(180)).toEqual(['longAlone']);
+    expect(rules(600)).toEqual([]);
+  });
+});

@@ -1,0 +1,43 @@
+import { openDays } from '../openDays';
+import { hearingsOf } from '../hearings';
+import { statesSaid, type StateSaid } from '../reading/stateSaid';
+import { rememberBy } from '../remember';
+import type { Found, ProofSubject, Rule } from '../rule';
+import { spokenTexts, type SpokenText } from '../spokenTexts';
+
+/** Words that say the business is open or closed, heard when it is not so, or of days on which it is not so. */
+export const openInWords: Rule<'openInWords'> = {
+  name: 'openInWords',
+  grade: 'caution',
+  consequence: 'misled',
+  find: (subject) =>
+    spokenTexts(subject).flatMap((text): Found[] => {
+      const wrong = statesIn(text).flatMap((said) => {
+        const why = said.days.length > 0 ? wrongDays(subject, text, said) : wrongNow(subject, text, said);
+        return why ? [{ words: said.words, why }] : [];
+      });
+      const [first] = wrong;
+      return first ? [{ at: text.at, facts: first }] : [];
+    }),
+};
+
+const statesIn = rememberBy(({ words, voice }: SpokenText) => statesSaid(words, voice));
+
+function wrongNow(subject: ProofSubject, { place }: SpokenText, { state }: StateSaid): string | null {
+  // The switch says what is so for now, whatever the hours are; so does a date that is open at some hours.
+  if (place.type === 'switch' || place.type === 'special') return null;
+  const hearings = hearingsOf(subject, place);
+  if (state === 'closed') return hearings.some(({ open }) => open) ? 'heardOpen' : null;
+  return hearings.some(({ closed, open }) => closed && !open) ? 'heardClosed' : null;
+}
+
+/** Against the weeks that the line keeps, seasons among them: what is so in one of them may be meant. */
+function wrongDays({ hours }: ProofSubject, { words }: SpokenText, { state, days }: StateSaid): string | null {
+  const weeks = [hours.week, ...hours.seasons.map(({ week }) => week)].map((week) => openDays(hours, week));
+  const isSo = weeks.some((open) => days.every((day) => open.has(day) === (state === 'open')));
+  if (!isSo) return state === 'open' ? 'notOpen' : 'notClosed';
+  if (state === 'closed' || days.length < 3) return null;
+  const others = ([1, 2, 3, 4, 5, 6, 7] as const).filter((day) => !days.includes(day));
+  const isLeftOut = weeks.every((open) => others.some((day) => open.has(day)));
+  return isLeftOut && !/\b(?:satur|sun)days?\b|\bweekends?\b/iu.test(words) ? 'leftOut' : null;
+}
