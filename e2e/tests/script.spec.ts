@@ -48,6 +48,24 @@ test.describe('a new user, from nothing', () => {
   });
 });
 
+test('a key that is added takes the cursor with the click, so that what is typed next is no shortcut', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/script/sheet:repairs`);
+  const add = page.getByRole('button', { name: /^Add key \S$/ });
+  await expect(add).toBeVisible();
+  const key = ((await add.textContent()) ?? '').trim().slice(-1);
+  const isThere = await add.evaluate((button: HTMLElement) => {
+    button.click();
+    return document.activeElement?.id ?? '';
+  });
+  expect(isThere).toBe(`sheet:repairs-key-${key}`);
+  await page.keyboard.type('hulls');
+  await expect(page.getByRole('complementary', { name: 'Handset' })).toBeVisible();
+  await expect(page.locator(`[id="sheet:repairs-key-${key}"]`)).toHaveValue('hulls');
+});
+
 test('steps are reordered, duplicated, cut and pasted by key, and every undo says what it takes back', async ({
   page,
   server,
