@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '../support/test';
+import { expect, saved, test } from '../support/test';
 
 test('what is on air is watched: a group that loses its members is told of on the line bar, on Today, and by the proof', async ({
   page,
@@ -28,10 +28,10 @@ test('what is on air is watched: a group that loses its members is told of on th
   await set([]);
   try {
     await page.reload();
-    await expect(page.getByText('On air: Key 1 of Welcome leads to a group or queue with nobody in it.')).toBeVisible();
+    await expect(page.getByText('On air: Key 1 of Welcome leads to Moorings, which nobody is in.')).toBeVisible();
     await page.getByRole('link', { name: /things on air to look at/ }).click();
     const onAir = page.getByRole('region', { name: 'What callers hear now' });
-    await expect(onAir.getByText('Key 1 of Welcome leads to a group or queue with nobody in it.')).toBeVisible();
+    await expect(onAir.getByText('Key 1 of Welcome leads to Moorings, which nobody is in.')).toBeVisible();
     const axe = await new AxeBuilder({ page }).analyze();
     expect(axe.violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
   } finally {
@@ -40,6 +40,32 @@ test('what is on air is watched: a group that loses its members is told of on th
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Proof' })).toBeVisible();
   await expect(page.getByRole('link', { name: /on air to look at/ })).toHaveCount(0);
+});
+
+test('a change in the directory that would break what is on air is asked about before it is made', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/directory/groups`);
+  await page.getByRole('button', { name: /^Moorings/ }).click();
+  const takeOut = page.getByRole('button', { name: /^Take .+ out$/ });
+  await expect(takeOut).toHaveCount(2);
+  await takeOut.first().click();
+  await expect(takeOut).toHaveCount(1);
+  await saved(page);
+  await takeOut.click();
+  const asked = page.getByRole('alertdialog', { name: 'Callers would notice this at once' });
+  await expect(asked.getByText('Key 1 of Welcome leads to Moorings, which nobody is in.')).toBeVisible();
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
+  await page.keyboard.press('Enter');
+  await expect(asked).toBeHidden();
+  await expect(takeOut).toHaveCount(1);
+  await saved(page);
+  await takeOut.click();
+  await asked.getByRole('button', { name: 'Yes, change it' }).click();
+  await expect(takeOut).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /things on air to look at/ })).toBeVisible();
 });
 
 test('words that promise what does not happen are told of while they are typed, in a worker', async ({

@@ -13,6 +13,7 @@ import { openDatabase } from './database/openDatabase';
 import { DictionaryModule } from './dictionary/dictionary.module';
 import { DraftsModule } from './drafts/drafts.module';
 import { ExtensionsModule } from './extensions/extensions.module';
+import { ForesightModule } from './foresight/foresight.module';
 import { GreetingsModule } from './greetings/greetings.module';
 import { GroupsModule } from './groups/groups.module';
 import { HealthController } from './health/health.controller';
@@ -54,6 +55,7 @@ export class AppModule {
         databaseIn(config),
         AudioModule.for(config),
         ClockModule,
+        ForesightModule,
         ChangesModule,
         UsesModule,
         ExtensionsModule,

@@ -1,7 +1,7 @@
 import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Workers } from './workers';
+import { Workers, WorkStopped } from './workers';
 
 const folder = mkdtempSync(join(tmpdir(), 'locutor-workers-'));
 const loadedMark = join(folder, 'loaded');
@@ -45,6 +45,13 @@ describe('worker threads', () => {
     expect(workers.state()).toEqual({ waiting: 0, busyMs: 0 });
     expect(await workers.run(4)).toBe(8);
     await workers.end();
+  });
+
+  it('say of what is under way when they end that the server stops', async () => {
+    const workers = new Workers<number | string, number>(file);
+    const never = workers.run('never').catch((error: unknown) => error);
+    await workers.end();
+    expect(await never).toBeInstanceOf(WorkStopped);
   });
 
   it('end at once when none was ever needed', async () => {

@@ -17,6 +17,13 @@ export class WorkTooLong extends Error {
   }
 }
 
+/** Work that was given up because the server stops. */
+export class WorkStopped extends Error {
+  constructor() {
+    super('The work was given up: the server stops.');
+  }
+}
+
 /** What workers have to do. */
 export interface WorkersState {
   /** How many pieces of work wait for a thread. */
@@ -42,6 +49,7 @@ export function together(states: readonly WorkersState[]): WorkersState {
 export class Workers<Task, Done> {
   private readonly pool: Piscina<Task, Done>;
   private readonly longestMs: number;
+  private isEnding = false;
   private readonly ready = new Set<unknown>();
   /** When each piece of work was asked for, the oldest first. */
   private readonly underWay = new Set<{ readonly sinceMs: number }>();
@@ -71,6 +79,7 @@ export class Workers<Task, Done> {
     try {
       return await this.pool.run(task, { signal: given, transferList: [...transfer] });
     } catch (error) {
+      if (this.isEnding) throw new WorkStopped();
       if (late?.aborted && !signal?.aborted) throw new WorkTooLong(this.longestMs);
       throw error;
     } finally {
@@ -85,6 +94,7 @@ export class Workers<Task, Done> {
 
   /** Ends all threads, and with them what they are doing. */
   async end(): Promise<void> {
+    this.isEnding = true;
     while (this.ready.size < this.pool.threads.length) {
       await Promise.race(['workerCreate', 'workerDestroy'].map((event) => once(this.pool, event)));
     }

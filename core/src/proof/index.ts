@@ -12,3 +12,4 @@ export {
 } from './rule';
 export { rules, type RuleName } from './rules';
 export { adviseOn, consequenceWords, describeFinding, describePlace, gradeWords, whyItMatters } from './words/en';
+export { newlyFound } from './newlyFound';

@@ -28,6 +28,7 @@ const allNames = {
   ...names,
   [thanksgiving.id]: 'Thanksgiving',
   'line:shed': 'Shed',
+  'group:empty': 'Attic group',
   'box:lonely': 'Attic',
   'special:christmas': 'Christmas',
   'special:stock': 'Stock taking',

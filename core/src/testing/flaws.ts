@@ -146,7 +146,7 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
   nobodyThere: {
     edits: [onKey1(ringGroup(emptyGroup.id), ...leaveMessage)],
     office: { groups: [emptyGroup] },
-    says: 'Key 1 of Welcome leads to a group or queue with nobody in it.',
+    says: 'Key 1 of Welcome leads to Attic group, which nobody is in.',
   },
   noFallback: {
     edits: [{ type: 'setPath', slot: { type: 'silence', sheetId: welcomeId }, path: [] }],

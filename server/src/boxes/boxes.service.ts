@@ -15,6 +15,7 @@ import { BoxPinsService } from './boxPins.service';
 
 @Injectable()
 export class BoxesService extends RowsService<BoxId, BoxEntity> {
+  protected override readonly listed = 'boxes';
   protected override readonly uniquelyNamed = 'box';
 
   constructor(

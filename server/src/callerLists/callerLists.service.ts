@@ -8,6 +8,7 @@ import { CallerListEntity } from './callerList.entity';
 
 @Injectable()
 export class CallerListsService extends RowsService<CallerListId, CallerListEntity> {
+  protected override readonly listed = 'callerLists';
   constructor(@InjectRepository(CallerListEntity) lists: Repository<CallerListEntity>, uses: UsesService) {
     super(lists, uses);
   }

@@ -10,6 +10,7 @@ import { ContactEntity } from './contact.entity';
 
 @Injectable()
 export class ContactsService extends RowsService<ContactId, ContactEntity> {
+  protected override readonly listed = 'contacts';
   constructor(
     @InjectRepository(ContactEntity) contacts: Repository<ContactEntity>,
     uses: UsesService,

@@ -16,6 +16,7 @@ import { MembershipService } from './membership.service';
 
 @Injectable()
 export class GroupsService extends MembershipService<GroupId, GroupEntity> {
+  protected override readonly listed = 'groups';
   protected override readonly uniquelyNamed = 'group';
 
   constructor(

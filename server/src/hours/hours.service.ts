@@ -12,6 +12,7 @@ import {
   type SpecialDate,
 } from '@locutor/core/hours';
 import { Repository } from 'typeorm';
+import { Foresight } from '../foresight/foresight';
 import { inUse, invalid, notFound } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
 import { UsesService } from '../uses/uses.service';
@@ -25,6 +26,7 @@ export class HoursService {
   constructor(
     @InjectRepository(HoursEntity) private readonly hours: Repository<HoursEntity>,
     private readonly uses: UsesService,
+    private readonly foresight: Foresight,
   ) {}
 
   list(): Promise<HoursEntity[]> {
@@ -64,6 +66,12 @@ export class HoursService {
       if (uses.length > 0) throw inUse(gone.name, uses);
     }
     const changes: Partial<HoursEntity> = definedOf({ name, periods, week, seasons, special });
+    if (before.revision === revision) {
+      const after = { ...before, ...changes };
+      await this.foresight.mustNotBreak({
+        allHours: (await this.list()).map((hours) => (hours.id === id ? after : hours)),
+      });
+    }
     return changeRevision(this.hours, { id }, revision, changes, before.name);
   }
 }

@@ -16,12 +16,14 @@ import {
 import { DataSource, IsNull, Repository } from 'typeorm';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
+import { Foresight } from '../foresight/foresight';
 import { GroupEntity } from '../groups/group.entity';
 import { HoursEntity } from '../hours/hours.entity';
 import { PersonEntity } from '../people/person.entity';
 import { conflict, invalid, nameTaken, notFound } from '../problems/problem';
 import { phoneNumberOf } from '../problems/fields';
 import { changeRevision } from '../rows/changeRevision';
+import { definedOf } from '../rows/definedOf';
 import { newId } from '../rows/newId';
 import type { AddLineDto, ChangeLineDto } from './line.dto';
 import { LineEntity } from './line.entity';
@@ -31,6 +33,7 @@ export class LinesService {
   constructor(
     @InjectRepository(LineEntity) private readonly lines: Repository<LineEntity>,
     private readonly database: DataSource,
+    private readonly foresight: Foresight,
   ) {}
 
   /** In the order they were made. */
@@ -85,13 +88,19 @@ export class LinesService {
     if (from && until && until < from) {
       throw invalid([{ at: 'serviceUntil', says: `${line.name} would be out of service before it is in service.` }]);
     }
-    return changeRevision(this.lines, { id }, revision, number ? { ...changes, number } : changes, 'The line');
+    const changed = number ? { ...changes, number } : changes;
+    if (line.revision === revision) await this.mustNotBreak([{ ...line, ...definedOf(changed) }]);
+    return changeRevision(this.lines, { id }, revision, changed, 'The line');
   }
 
   /** Lets two lines have each other's number, in one step: callers of either number reach the other attendant. */
   async exchangeNumbers(id: LineId, withId: LineId): Promise<LineEntity[]> {
     const [one, other] = [await this.get(id), await this.get(withId)];
     if (one.id === other.id) throw invalid([{ at: 'with', says: 'Choose another line.' }]);
+    await this.mustNotBreak([
+      { ...one, number: other.number },
+      { ...other, number: one.number },
+    ]);
     await this.database.transaction(async (rows) => {
       // No two lines may have one number, not even for a moment.
       await rows.update(LineEntity, { id: one.id }, { number: `moving ${one.id}` });
@@ -99,6 +108,11 @@ export class LinesService {
       await rows.update(LineEntity, { id: one.id }, { number: other.number, revision: one.revision + 1 });
     });
     return this.list();
+  }
+
+  private async mustNotBreak(changed: readonly LineEntity[]): Promise<void> {
+    const lines = (await this.list()).map((line) => changed.find(({ id }) => id === line.id) ?? line);
+    await this.foresight.mustNotBreak({ lines });
   }
 
   private async mustBeFree(number: string, except?: LineId): Promise<void> {

@@ -25,6 +25,7 @@ type Changes = Partial<Omit<ChangePersonDto, 'revision'>>;
 
 @Injectable()
 export class PeopleService extends RowsService<PersonId, PersonEntity> {
+  protected override readonly listed = 'people';
   constructor(
     @InjectRepository(PersonEntity) people: Repository<PersonEntity>,
     uses: UsesService,
@@ -50,6 +51,7 @@ export class PeopleService extends RowsService<PersonId, PersonEntity> {
     const country = await this.ownNumbers.country();
     const after = people.reduce<readonly Person[]>((all, each) => taken(all, each, country), before);
     for (const person of after) await this.checkAmong(person, after);
+    await this.foresight.mustNotBreak({ people: after });
     const isChanged = (person: Person): boolean => !before.includes(person as PersonEntity);
     await this.database.transaction(async (rows) => {
       // Extensions may be exchanged: those that change are freed first, since no two may be the same at any time.

@@ -21,6 +21,15 @@ export interface ProblemDetails {
   readonly revision?: number;
   /** With a refused deletion: where the thing is used, in words. */
   readonly uses?: readonly string[];
+  /** With a change that was asked about: what callers would meet then. */
+  readonly breaks?: readonly Break[];
+}
+
+/** What callers of a line on air would meet, in words. */
+export interface Break {
+  readonly lineName: string;
+  readonly says: string;
+  readonly why: string;
 }
 
 /** A refusal that is answered as problem details. */
@@ -30,7 +39,7 @@ export class Problem extends HttpException {
   }
 }
 
-type More = Partial<Pick<ProblemDetails, 'errors' | 'revision' | 'uses'>>;
+type More = Partial<Pick<ProblemDetails, 'errors' | 'revision' | 'uses' | 'breaks'>>;
 
 function problem(type: string, title: string, status: number, detail: string, more: More = {}): Problem {
   return new Problem({ type: `/problems/${type}`, title, status, detail, ...more });
@@ -60,6 +69,16 @@ export const stale = (what: string, revision: number): Problem =>
 export const inUse = (what: string, uses: readonly string[]): Problem =>
   problem('in-use', 'Still in use', 409, `${what} is still used: ${uses.join('; ')}. Change that first.`, { uses });
 
+/** What would happen to callers is told before it is done; the same request without `Prefer: handling=strict` does it. */
+export const breaksOnAir = (breaks: readonly Break[]): Problem =>
+  problem(
+    'breaks-on-air',
+    'Callers would notice',
+    409,
+    `Nothing was changed yet. Callers would notice: ${breaks.map(({ says }) => says).join(' ')}`,
+    { breaks },
+  );
+
 export const malformed = (detail: string): Problem => problem('malformed', 'Not understood', 400, detail);
 
 export const conflict = (detail: string): Problem => problem('conflict', 'Not possible now', 409, detail);
@@ -76,6 +95,14 @@ export const notAllowed = (detail: string): Problem => problem('not-allowed', 'N
 /** The disk or the database does not let what is kept be read or written (RFC 9110, sections 15.6.4 and, for a full disk, RFC 4918, 11.5). */
 export const storageProblem = (trouble: StorageTrouble, detail: string): Problem =>
   problem('storage', 'Cannot be kept now', trouble === 'full' ? 507 : 503, `${detail} Nothing was changed.`);
+
+/** What was asked when the server stopped (RFC 9110, section 15.6.4). */
+export const stopping = problem(
+  'stopping',
+  'Not now',
+  503,
+  'The server stops. Nothing was changed; try again in a moment.',
+);
 
 /** What was sent is not in a form that is read here (RFC 9110, section 15.5.16). */
 export const wrongForm = problem(

@@ -3,7 +3,8 @@ import type { Request, Response } from 'express';
 import { dataFolder } from '../storage/dataFolder';
 import { describeStorageTrouble, storageTroubleOf } from '../storage/storageTrouble';
 import { log } from '../log/log';
-import { Problem, storageProblem, type ProblemDetails } from './problem';
+import { WorkStopped } from '../workers';
+import { Problem, stopping, storageProblem, type ProblemDetails } from './problem';
 
 /** Answers every error as `application/problem+json` (RFC 9457). */
 @Catch()
@@ -20,6 +21,7 @@ export class ProblemFilter implements ExceptionFilter {
 
   private detailsOf(error: unknown, request: Request): ProblemDetails {
     if (error instanceof Problem) return error.details;
+    if (error instanceof WorkStopped) return stopping.details;
     const trouble = storageTroubleOf(error);
     if (trouble) {
       log.error({ err: error, trouble }, 'What is kept could not be read or written');

@@ -15,6 +15,7 @@ import { PeopleModule } from '../people/people.module';
 import { QueuesModule } from '../queues/queues.module';
 import { TakesModule } from '../takes/takes.module';
 import { AcceptedEntity } from './accepted.entity';
+import { OnAirLook } from './onAirLook.service';
 import { AcceptDto } from './proof.dto';
 import { ProofService, type ToldFinding } from './proof.service';
 import { SettingsModule } from '../settings/settings.module';
@@ -34,6 +35,12 @@ class ProofController {
   @Get()
   async read(@Param('lineId') lineId: LineId): Promise<ToldFinding[]> {
     return this.proof.read(lineId, (await this.drafts.get(lineId)).attendant);
+  }
+
+  /** What it finds in what callers hear now, against the directory, hours, switch and clock as they are. */
+  @Get('on-air')
+  readOnAir(@Param('lineId') lineId: LineId): Promise<ToldFinding[]> {
+    return this.proof.readOnAir(lineId);
   }
 
   /** The cautions that somebody said yes to, and the tips that were silenced. */
@@ -86,7 +93,7 @@ class LeaversController {
     SwitchesModule,
   ],
   controllers: [ProofController, LeaversController],
-  providers: [ProofService, SubjectsService],
+  providers: [ProofService, SubjectsService, OnAirLook],
   exports: [ProofService],
 })
 export class ProofModule {}

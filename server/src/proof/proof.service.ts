@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { Attendant, Greeting, LineId } from '@locutor/core/line';
-import { unansweredIn } from '@locutor/core/proof';
+import { unansweredIn, type ProofSubject } from '@locutor/core/proof';
 import { Repository } from 'typeorm';
 import { LinesService } from '../lines/lines.service';
 import { Reckoning } from '../reckoning/reckoning.module';
@@ -28,11 +28,17 @@ export class ProofService {
 
   /** What the proof finds in an attendant of a line, with the directory as it is now. */
   async read(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ToldFinding[]> {
-    const [subject, accepted, names] = await Promise.all([
-      this.subjects.of(lineId, attendant, ownGreetings),
-      this.accepted(lineId),
-      this.uses.names(),
-    ]);
+    return this.told(lineId, await this.subjects.of(lineId, attendant, ownGreetings));
+  }
+
+  /** What it finds in what is on air, against the directory, hours, switch and clock as they are now; nothing while nothing is. */
+  async readOnAir(lineId: LineId): Promise<ToldFinding[]> {
+    const subject = await this.subjects.onAirOf(await this.lines.get(lineId));
+    return subject ? this.told(lineId, subject) : [];
+  }
+
+  private async told(lineId: LineId, subject: ProofSubject): Promise<ToldFinding[]> {
+    const [accepted, names] = await Promise.all([this.accepted(lineId), this.uses.names()]);
     const findings = await this.reckoning.of('proof', { subject, names });
     return findings.map((finding) => ({
       ...finding,

@@ -1,9 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { dayAt } from '@locutor/core/hours';
-import type { Attendant, Greeting, LineId } from '@locutor/core/line';
+import { dayAt, type Hours } from '@locutor/core/hours';
+import type { Attendant, Greeting, LineId, Unpressed } from '@locutor/core/line';
 import type { ProofLine, ProofSubject } from '@locutor/core/proof';
-
-import type { Unpressed } from '@locutor/core/line';
 import { DataSource, IsNull, Not } from 'typeorm';
 import { BoxesService } from '../boxes/boxes.service';
 import { CallerListsService } from '../callerLists/callerLists.service';
@@ -16,6 +14,7 @@ import type { LineEntity } from '../lines/line.entity';
 import { LinesService } from '../lines/lines.service';
 import { PersonEntity } from '../people/person.entity';
 import { PeopleService } from '../people/people.service';
+import { notFound } from '../problems/problem';
 import { QueuesService } from '../queues/queues.service';
 import { SettingsService } from '../settings/settings.service';
 import { TakesService } from '../takes/takes.service';
@@ -23,6 +22,7 @@ import { Clock } from '../clock/clock';
 import { SwitchesService } from '../switches/switches.service';
 import { TrafficService } from '../traffic/traffic.service';
 import { VersionEntity } from '../versions/version.entity';
+import type { VersionId } from '../versions/versionId';
 
 const keepMs = 600_000;
 
@@ -70,8 +70,8 @@ export class SubjectsService {
     return {
       attendant,
       line,
-      today: dayAt(Date.now(), line.timeZone),
-      hours: await this.hours.get(line.hoursId),
+      today: dayAt(this.clock.now(), line.timeZone),
+      hours: hoursOf(line, allHours),
       allHours,
       people,
       groups,
@@ -88,6 +88,13 @@ export class SubjectsService {
       unpressed: await this.unpressed(line),
       switchWords: (await this.switches.current(lineId))?.words ?? '',
     };
+  }
+
+  /** Of what callers of a line hear now; null while nothing is on air. */
+  async onAirOf({ id, onAirVersionId }: LineEntity): Promise<ProofSubject | null> {
+    if (!onAirVersionId) return null;
+    const version = await this.versionOf(onAirVersionId);
+    return this.of(id, storedAttendant(version.attendant), version.greetings);
   }
 
   /** The same for a while: it takes counting, and changes by the day. */
@@ -114,9 +121,18 @@ export class SubjectsService {
 
   private async onAir({ onAirVersionId }: LineEntity): Promise<Attendant | null> {
     if (!onAirVersionId) return null;
-    const version = await this.database.getRepository(VersionEntity).findOneByOrFail({ id: onAirVersionId });
-    return storedAttendant(version.attendant);
+    return storedAttendant((await this.versionOf(onAirVersionId)).attendant);
   }
+
+  private versionOf(id: VersionId): Promise<VersionEntity> {
+    return this.database.getRepository(VersionEntity).findOneByOrFail({ id });
+  }
+}
+
+function hoursOf({ hoursId }: LineEntity, all: readonly Hours[]): Hours {
+  const hours = all.find(({ id }) => id === hoursId);
+  if (!hours) throw notFound('Those hours');
+  return hours;
 }
 
 function factsOf({ id, name, number, serviceFrom, serviceUntil }: LineEntity): Omit<ProofLine, 'onAir'> {

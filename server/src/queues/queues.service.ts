@@ -15,6 +15,7 @@ import { QueueEntity } from './queue.entity';
 
 @Injectable()
 export class QueuesService extends MembershipService<QueueId, QueueEntity> {
+  protected override readonly listed = 'queues';
   protected override readonly uniquelyNamed = 'queue';
 
   constructor(

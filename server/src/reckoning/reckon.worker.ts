@@ -1,6 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import { firstCalls } from '@locutor/core/firstCalls';
-import { adviseOn, describeFinding, proof, whyItMatters, type ProofSubject } from '@locutor/core/proof';
+import {
+  adviseOn,
+  describeFinding,
+  newlyFound,
+  proof,
+  whyItMatters,
+  type Finding,
+  type ProofSubject,
+} from '@locutor/core/proof';
 import { rehearse } from '@locutor/core/rehearsals';
 import { quietestHours } from '@locutor/core/traffic';
 import type { Names } from '@locutor/core/line';
@@ -24,7 +32,12 @@ giveWay();
 export default function work(task: Task): unknown {
   switch (task.name) {
     case 'proof':
-      return said(task.from.subject, task.from.names);
+      return said(proof(task.from.subject), task.from.subject, task.from.names);
+    case 'newlyFound': {
+      const { now, change, names } = task.from;
+      const then = { ...now, ...change };
+      return said(newlyFound(now, then), then, names);
+    }
     case 'rehearse':
       return task.from.rehearsals.map((rehearsal) => rehearse(task.from.script, rehearsal));
     case 'firstCalls':
@@ -70,8 +83,8 @@ export default function work(task: Task): unknown {
   }
 }
 
-function said(subject: ProofSubject, names: Names): SaidFinding[] {
-  return proof(subject).map((finding) => ({
+function said(findings: readonly Finding[], subject: ProofSubject, names: Names): SaidFinding[] {
+  return findings.map((finding) => ({
     ...finding,
     says: describeFinding(finding, subject.attendant, names),
     why: whyItMatters(finding.rule),

@@ -40,6 +40,11 @@ export interface Reckonings {
     readonly from: { readonly subject: ProofSubject; readonly names: Names };
     readonly to: SaidFinding[];
   };
+  /** What callers would meet once the office is otherwise, and do not meet now. */
+  readonly newlyFound: {
+    readonly from: { readonly now: ProofSubject; readonly change: Partial<ProofSubject>; readonly names: Names };
+    readonly to: SaidFinding[];
+  };
   readonly rehearse: {
     readonly from: { readonly script: CallScript; readonly rehearsals: readonly Rehearsal[] };
     readonly to: Rehearsed[];

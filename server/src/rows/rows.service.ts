@@ -1,5 +1,7 @@
+import { Inject } from '@nestjs/common';
 import { IsNull, type FindOptionsWhere, type Repository } from 'typeorm';
 import { folded, type ReferredId } from '@locutor/core/line';
+import { Foresight, type OfficeChange } from '../foresight/foresight';
 import { inUse, nameTaken, notFound } from '../problems/problem';
 import type { UsesService } from '../uses/uses.service';
 import { changeRevision } from './changeRevision';
@@ -15,6 +17,12 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
 
   /** What one of them is called, where no two may have the same name; null where they may. */
   protected readonly uniquelyNamed: string | null = null;
+
+  /** Which list of the office they are, where calls on air go by it; null where they do not. */
+  protected readonly listed: Exclude<keyof OfficeChange, 'lines' | 'outgoing'> | null = null;
+
+  @Inject(Foresight)
+  protected readonly foresight: Foresight;
 
   /** What must hold before something is kept; throws a Problem. */
   protected abstract check(row: Omit<Entity, 'revision' | 'deletedAt'>): Promise<void>;
@@ -40,7 +48,11 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
     const before = await this.get(id);
     const sent = definedOf(changes) as Partial<Entity>;
     if (sent.name !== undefined) await this.nameMustBeFree({ id, name: sent.name });
-    await this.check({ ...before, ...sent });
+    const after = { ...before, ...sent };
+    await this.check(after);
+    if (before.revision === revision) {
+      await this.mustNotBreak((rows) => rows.map((row) => (row.id === id ? after : row)));
+    }
     return changeRevision(this.rows, { id } as FindOptionsWhere<Entity>, revision, sent, before.name);
   }
 
@@ -49,7 +61,13 @@ export abstract class RowsService<RowId extends string & ReferredId, Entity exte
     const row = await this.get(id);
     const uses = await this.uses.of(id);
     if (uses.length > 0) throw inUse(row.name, uses);
+    await this.mustNotBreak((rows) => rows.filter((each) => each.id !== id));
     await this.rows.update({ id } as FindOptionsWhere<Entity>, { deletedAt: Date.now() } as never);
+  }
+
+  private async mustNotBreak(changed: (rows: readonly Entity[]) => readonly Entity[]): Promise<void> {
+    if (this.listed === null) return;
+    await this.foresight.mustNotBreak({ [this.listed]: changed(await this.list()) });
   }
 
   /** Two of the same name cannot be told apart where they are chosen. */

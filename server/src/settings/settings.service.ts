@@ -6,6 +6,7 @@ import { usualOutgoing } from '@locutor/core/directory';
 import { usualHoldMusic } from '@locutor/core/line';
 import { noReport, savedSpanProblem } from '@locutor/core/traffic';
 import { Repository } from 'typeorm';
+import { Foresight } from '../foresight/foresight';
 import { invalid } from '../problems/problem';
 import { changeRevision } from '../rows/changeRevision';
 import { definedOf } from '../rows/definedOf';
@@ -37,7 +38,10 @@ const usual = {
 
 @Injectable()
 export class SettingsService {
-  constructor(@InjectRepository(SettingsEntity) private readonly settings: Repository<SettingsEntity>) {}
+  constructor(
+    @InjectRepository(SettingsEntity) private readonly settings: Repository<SettingsEntity>,
+    private readonly foresight: Foresight,
+  ) {}
 
   async get(): Promise<SettingsEntity> {
     return (await this.settings.findOneBy({ id })) ?? this.settings.create({ ...usual });
@@ -51,6 +55,7 @@ export class SettingsService {
       const problem = savedSpanProblem(span);
       if (problem) throw invalid([{ at: 'savedSpans', says: problem }]);
     }
+    if (changes.outgoing) await this.foresight.mustNotBreak({ outgoing: changes.outgoing });
     await this.settings
       .createQueryBuilder()
       .insert()

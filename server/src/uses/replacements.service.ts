@@ -6,6 +6,7 @@ import { BoxEntity } from '../boxes/box.entity';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { GreetingEntity } from '../greetings/greeting.entity';
+import { Foresight, type OfficeChange } from '../foresight/foresight';
 import { GroupEntity } from '../groups/group.entity';
 import { LineEntity } from '../lines/line.entity';
 import { MessageEntity, type MessageId } from '../messages/message.entity';
@@ -54,6 +55,7 @@ export class ReplacementsService {
   constructor(
     private readonly database: DataSource,
     private readonly uses: UsesService,
+    private readonly foresight: Foresight,
   ) {}
 
   /** What it would do, with nothing done yet. */
@@ -66,6 +68,7 @@ export class ReplacementsService {
   async replace({ from, to, remove = false }: Replacing): Promise<Replacement> {
     await this.check(from, to);
     const { replaced } = await this.uses.goesWith(from, to === null ? 'out' : 'replaced');
+    if (this.foresight.isWanted) await this.foresight.mustNotBreak(await this.officeAfter(from, to));
     const writer = new Writer();
     const messages: MessageId[] = [];
     await this.database.transaction(async (rows) => {
@@ -73,10 +76,7 @@ export class ReplacementsService {
         await replaceInDrafts(writer, rows, from, to);
         await replaceInGreetings(writer, rows, from, to);
       }
-      await replaceInBoxes(writer, rows, from, to);
-      await replaceInGroups(writer, rows, from, to);
-      await replaceInQueues(writer, rows, from, to);
-      await replaceOperators(writer, rows, from, to);
+      await replaceInDirectory(writer, rows, from, to);
       if (boxId.is(from) && boxId.is(to)) messages.push(...(await moveMessages(rows, from, to)));
     });
     const left = await this.uses.of(from);
@@ -98,6 +98,26 @@ export class ReplacementsService {
       return done.writer.takeBack(rows);
     });
     return { changedSince };
+  }
+
+  /** What of the office would be otherwise: it is done, looked at and undone again. */
+  private async officeAfter(from: ReferredId, to: ReferredId | null): Promise<OfficeChange> {
+    const runner = this.database.createQueryRunner();
+    try {
+      await runner.startTransaction();
+      const rows = runner.manager;
+      await replaceInDirectory(new Writer(), rows, from, to);
+      const there = { deletedAt: IsNull() };
+      return {
+        groups: await rows.findBy(GroupEntity, there),
+        queues: await rows.findBy(QueueEntity, there),
+        boxes: await rows.findBy(BoxEntity, there),
+        lines: await rows.find(LineEntity),
+      };
+    } finally {
+      if (runner.isTransactionActive) await runner.rollbackTransaction();
+      await runner.release();
+    }
   }
 
   private keep(id: ReplacementId, done: Done): void {
@@ -130,6 +150,18 @@ async function moveMessages(rows: EntityManager, from: ReferredId, to: ReferredI
   const moved = await rows.findBy(MessageEntity, { boxId: from as never });
   for (const { id } of moved) await rows.update(MessageEntity, { id }, { boxId: to as never });
   return moved.map(({ id }) => id);
+}
+
+async function replaceInDirectory(
+  writer: Writer,
+  rows: EntityManager,
+  from: ReferredId,
+  to: ReferredId | null,
+): Promise<void> {
+  await replaceInBoxes(writer, rows, from, to);
+  await replaceInGroups(writer, rows, from, to);
+  await replaceInQueues(writer, rows, from, to);
+  await replaceOperators(writer, rows, from, to);
 }
 
 async function replaceInDrafts(writer: Writer, rows: EntityManager, from: ReferredId, to: ReferredId): Promise<void> {

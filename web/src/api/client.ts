@@ -12,6 +12,8 @@ export class ApiProblem extends Error {
     readonly uses?: readonly string[],
     /** Names the kind of problem (RFC 9457, section 3.1.1). */
     readonly type = 'about:blank',
+    /** With a change that was asked about: what callers would meet then. */
+    readonly breaks?: readonly Break[],
   ) {
     super(detail);
   }
@@ -22,11 +24,25 @@ export class ApiProblem extends Error {
   }
 }
 
+/** What callers of a line on air would meet, in words. */
+export interface Break {
+  readonly lineName: string;
+  readonly says: string;
+  readonly why: string;
+}
+
 const unreachable = 'Locutor’s server does not answer.';
 
+interface Asked {
+  readonly method?: string;
+  readonly body?: unknown;
+  /** Whether the server is to tell what callers would notice, in place of doing it (RFC 7240, section 4.4). */
+  readonly isStrict?: boolean;
+}
+
 /** Asks the API. @throws ApiProblem with words for the manager. */
-export async function api<Answer>(path: string, init: { method?: string; body?: unknown } = {}): Promise<Answer> {
-  const { method = 'GET', body } = init;
+export async function api<Answer>(path: string, init: Asked = {}): Promise<Answer> {
+  const { method = 'GET', body, isStrict = false } = init;
   const isForm = body instanceof FormData;
   const json = isForm || body === undefined ? null : JSON.stringify(body);
   const response = await fetch(path, {
@@ -34,7 +50,10 @@ export async function api<Answer>(path: string, init: { method?: string; body?: 
     body: isForm ? body : json,
     // Goes on even when the page is left meanwhile; browsers allow that for small bodies only.
     keepalive: json !== null && json.length < 30_000,
-    headers: isForm || body === undefined ? {} : { 'Content-Type': 'application/json' },
+    headers: {
+      ...(json !== null && { 'Content-Type': 'application/json' }),
+      ...(isStrict && { Prefer: 'handling=strict' }),
+    },
   }).catch(() => {
     throw new ApiProblem(0, unreachable);
   });
@@ -46,7 +65,7 @@ async function problemOf(response: Response): Promise<ApiProblem> {
   const details = (await response.json().catch(() => ({}))) as Partial<ApiProblem>;
   const plain = `The server could not do that (HTTP ${response.status}).`;
   const says = details.detail ?? (awayStatuses.includes(response.status) ? unreachable : plain);
-  return new ApiProblem(response.status, says, details.revision, details.uses, details.type);
+  return new ApiProblem(response.status, says, details.revision, details.uses, details.type, details.breaks);
 }
 
 /** What went wrong, in words, whatever was thrown. */

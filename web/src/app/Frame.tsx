@@ -11,6 +11,7 @@ import { Navigation, screens } from './Navigation';
 import { useDraftTools } from '../draft/DraftProvider';
 import { UnreadableDraft } from '../draft/UnreadableDraft';
 import { PretendedMoment } from '../live/PretendedMoment';
+import { AskFirst } from '../saving/AskFirst';
 import { Unsettled } from '../saving/Unsettled';
 import { Shortcuts } from './Shortcuts';
 
@@ -59,6 +60,7 @@ function FrameInside() {
         )}
       </Flex>
       <Shortcuts />
+      <AskFirst />
       <Find />
     </Flex>
   );

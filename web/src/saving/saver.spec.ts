@@ -1,6 +1,6 @@
 import { itemsBy, membersOf, merge, type Side } from '@locutor/core/merging';
 import fc from 'fast-check';
-import { Saver, saverTimes, type Kept, type Rebased, type SaverDoors, type Unsaved } from './saver';
+import { Saver, saverTimes, type Failure, type Kept, type Rebased, type SaverDoors, type Unsaved } from './saver';
 
 interface Boat {
   readonly name: string;
@@ -12,7 +12,7 @@ const shape = membersOf({ crew: itemsBy<string>((name) => name) });
 const kittiwake: Boat = { name: 'Kittiwake', mooring: '12', crew: ['Juno'] };
 
 class Refusal extends Error {
-  constructor(readonly type: 'stale' | 'refused' | 'unreachable') {
+  constructor(readonly type: Failure['type']) {
     super(type);
   }
 }
@@ -122,6 +122,21 @@ describe('a document that saves itself', () => {
     expect(window.backup).toMatchObject({ base: { revision: 1, document: kittiwake }, document: { name: 'Petrel' } });
     await window.pass(1000);
     expect(window.backup).toBeNull();
+  });
+
+  it('stands as it was where somebody was asked first and said no, and saves what is changed next', async () => {
+    let told = 0;
+    window.saver.onLeft(() => (told += 1));
+    server.fails = new Refusal('leftAsItWas');
+    window.change({ name: 'Petrel' });
+    await window.pass(5000);
+    expect([window.present, window.state, window.backup, told]).toEqual([kittiwake, 'saved', null, 1]);
+    window.change({ name: 'Petrel' });
+    await expect(window.saver.saveNow()).rejects.toThrow('It was leftAsItWas.');
+    server.fails = null;
+    window.change({ mooring: '9' });
+    await window.pass(5000);
+    expect(server.saved).toEqual([{ ...kittiwake, mooring: '9' }]);
   });
 
   it('saves what is typed during a save after it, from the revision that one made', async () => {

@@ -40,6 +40,12 @@ export interface Merging<Document> {
   tell(versions: readonly [Document, Document, Document], clashes: readonly Clash[]): readonly ToldClash[];
 }
 
+/** Why something could not be saved; `leftAsItWas` where somebody was asked first and said no. */
+export interface Failure {
+  readonly type: 'stale' | 'refused' | 'unreachable' | 'leftAsItWas';
+  readonly says: string;
+}
+
 /** The outside of a saver: the server, a place in the browser, and time. */
 export interface SaverDoors<Document> extends Merging<Document> {
   /** Saves what was made from a revision. @throws whatever `failureOf` tells apart. */
@@ -47,7 +53,7 @@ export interface SaverDoors<Document> extends Merging<Document> {
   load(): Promise<Kept<Document>>;
   /** Keeps what is not saved yet, should the window be closed; null when all is saved. */
   backUp(unsaved: Unsaved<Document> | null): void;
-  failureOf(error: unknown): { readonly type: 'stale' | 'refused' | 'unreachable'; readonly says: string };
+  failureOf(error: unknown): Failure;
   /** Hears of every change that is made here. */
   changed?(): void;
   /** Runs something later; the answer takes that back. */
@@ -80,11 +86,14 @@ export class Saver<Document> {
   private clashes: readonly Clash[] = [];
   private underWay: Promise<void> | null = null;
   private tries = 0;
+  /** The last failure by which something was left as it was. */
+  private left: Failure | null = null;
   private isClosed = false;
   private cancelSave: () => void = () => undefined;
   private cancelBackUp: () => void = () => undefined;
   private readonly listeners = new Set<() => void>();
   private readonly rebaseListeners = new Set<(rebased: Rebased<Document>) => void>();
+  private readonly leftListeners = new Set<() => void>();
 
   constructor(
     private kept: Kept<Document>,
@@ -117,6 +126,12 @@ export class Saver<Document> {
     return () => this.rebaseListeners.delete(listener);
   }
 
+  /** Told when what was changed here was given up again, since somebody was asked first and said no. */
+  onLeft(listener: () => void): () => void {
+    this.leftListeners.add(listener);
+    return () => this.leftListeners.delete(listener);
+  }
+
   change(document: Document): void {
     if (document === this.present) return;
     this.present = document;
@@ -143,11 +158,13 @@ export class Saver<Document> {
     this.rebase(this.theirs, document);
   }
 
-  /** Saves what is not saved yet and tells the revision. @throws whatever saving throws. */
+  /** Saves what is not saved yet and tells the revision. @throws whatever saving throws, or when it is left as it was. */
   async saveNow(): Promise<number> {
     this.cancelSave();
+    const { left } = this;
     if (this.underWay) await this.underWay;
     if (!this.isSaved()) await this.save();
+    if (this.left !== left) throw new Error(this.left?.says);
     if (this.saving.type === 'saving' && this.isSaved()) this.settle();
     if (this.saving.type !== 'saved') throw new Error('says' in this.saving ? this.saving.says : notChosen);
     return this.revision;
@@ -260,6 +277,13 @@ export class Saver<Document> {
     if (failure.type === 'stale') {
       const theirs = await this.doors.load().catch(() => null);
       if (theirs) return this.mergeWith(theirs);
+    }
+    if (failure.type === 'leftAsItWas') {
+      this.left = failure;
+      this.present = this.kept.document;
+      this.sent = [];
+      for (const listener of this.leftListeners) listener();
+      return this.settle();
     }
     if (failure.type === 'refused') {
       this.saving = { type: 'refused', says: failure.says };

@@ -55,6 +55,30 @@ describe('changes that can be undone', () => {
     expect(names()).toBe('Noor');
   });
 
+  it('are gone where somebody was asked first and said no; those before them stay', async () => {
+    let fails = false;
+    const doors = {
+      ...merging,
+      save: ({ revision }: { readonly revision: number }) =>
+        fails ? Promise.reject(new Error('no')) : Promise.resolve({ revision: revision + 1 }),
+      load: () => new Promise<never>(() => undefined),
+      backUp: () => undefined,
+      failureOf: () => ({ type: 'leftAsItWas' as const, says: 'no' }),
+      later: () => () => undefined,
+    };
+    const asked = new Saver<readonly string[]>({ revision: 1, document: ['Noor'] }, doors);
+    const changes = new Undoable(asked, { ...merging, kind: 'rows', describe: () => '' });
+    changes.change(['Noor', 'Juno']);
+    await asked.saveNow();
+    fails = true;
+    changes.change(['Juno']);
+    changes.change([]);
+    await expect(asked.saveNow()).rejects.toThrow('no');
+    expect(asked.getPresent()).toEqual(['Noor', 'Juno']);
+    changes.undo();
+    expect([asked.getPresent(), changes.getSnapshot()]).toEqual([['Noor'], { canUndo: false, canRedo: true }]);
+  });
+
   it('can be forgotten, as one that was refused', () => {
     crew.change(['Juno']);
     crew.change([]);

@@ -1,3 +1,4 @@
+import { isSame } from '@locutor/core/merging';
 import { Moments } from './moments';
 import type { Merging, Saver } from './saver';
 import type { UndoKind, UndoSource } from './undoSource';
@@ -33,6 +34,11 @@ export class Undoable<Document> implements UndoSource {
       const rebased = (documents: readonly Document[]): readonly Document[] =>
         documents.map((document) => about.merge(base, document, theirs).document);
       this.set(rebased(this.past), rebased(this.future));
+    });
+    // What was given up is nothing that could be taken back.
+    saver.onLeft(() => {
+      const at = this.past.findLastIndex((document) => isSame(document, saver.getPresent()));
+      if (at >= 0) this.set(this.past.slice(0, at), []);
     });
   }
 

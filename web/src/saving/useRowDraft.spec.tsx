@@ -72,7 +72,7 @@ describe('a row edited in place', () => {
     expect(server.changes).toEqual([]);
     await pass(400);
     expect(server.changes).toEqual([
-      { method: 'PATCH', path, body: { name: 'Kittiwake II', mooring: '14', revision: 3 } },
+      { method: 'PATCH', path, body: { name: 'Kittiwake II', mooring: '14', revision: 3 }, isStrict: true },
     ]);
     expect(draft().saving).toEqual({ type: 'saved' });
   });

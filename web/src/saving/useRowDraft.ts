@@ -5,6 +5,7 @@ import { useSWRConfig, type Cache, type ScopedMutator } from 'swr';
 import { api, ApiProblem } from '../api/client';
 import type { Revised } from '../api/resources';
 import { forgetUndo } from '../parts/notices';
+import { askedFirst } from './askedFirst';
 import { Backup, readFields } from './backups';
 import { failureOf } from './failureOf';
 import { laterBy } from './laterBy';
@@ -137,7 +138,7 @@ function doorsOf<Row extends Revised>(
   return {
     async save(base, document) {
       const body = { ...changedFields(base.document, document), revision: base.revision };
-      const saved = await api<Row>(pathOf(place), { method: 'PATCH', body });
+      const saved = await askedFirst<Row>(pathOf(place), { method: 'PATCH', body });
       put(saved);
       return saved;
     },

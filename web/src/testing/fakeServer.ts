@@ -3,6 +3,8 @@ export interface Asked {
   readonly method: string;
   readonly path: string;
   readonly body: unknown;
+  /** Whether the server is to ask before callers notice something (`Prefer: handling=strict`). */
+  readonly isStrict: boolean;
 }
 
 /** What a spec lets the server answer: a status, and a body as JSON. */
@@ -42,8 +44,13 @@ export class FakeServer {
     return this.asked.filter(({ method }) => method !== 'GET');
   }
 
-  private async fetch(path: string, { method = 'GET', body }: RequestInit = {}): Promise<Partial<Response>> {
-    const asked = { method, path, body: typeof body === 'string' ? (JSON.parse(body) as unknown) : body };
+  private async fetch(path: string, { method = 'GET', body, headers }: RequestInit = {}): Promise<Partial<Response>> {
+    const asked = {
+      method,
+      path,
+      body: typeof body === 'string' ? (JSON.parse(body) as unknown) : body,
+      isStrict: new Headers(headers).get('Prefer') === 'handling=strict',
+    };
     this.asked.push(asked);
     if (this.isGone) throw new TypeError('Failed to fetch');
     const answer = this.answers.get(`${method} ${path}`) ?? { status: 404, body: { detail: 'Not there.' } };

@@ -1,6 +1,6 @@
 import { withoutStep } from '../mend';
-import type { Rule } from '../rule';
-import { stepsWhere } from '../steps';
+import type { Found, Rule } from '../rule';
+import { stepsOf } from '../steps';
 
 /** A group or a queue without anybody in it. */
 export const nobodyThere: Rule<'nobodyThere'> = {
@@ -10,11 +10,10 @@ export const nobodyThere: Rule<'nobodyThere'> = {
   find: (subject) => {
     const empty = [...subject.groups, ...subject.queues].filter(({ members }) => members.length === 0);
     const ids = new Set<string>(empty.map(({ id }) => id));
-    return stepsWhere(
-      subject,
-      (step) =>
-        (step.type === 'ringGroup' && ids.has(step.groupId)) || (step.type === 'waitInQueue' && ids.has(step.queueId)),
-      ({ slot, stepIndex }) => withoutStep(subject, slot, stepIndex),
-    );
+    return stepsOf(subject, 'ringGroup', 'waitInQueue').flatMap(({ slot, stepIndex, step }): Found[] => {
+      const who = step.type === 'ringGroup' ? step.groupId : step.queueId;
+      if (!ids.has(who)) return [];
+      return [{ at: { type: 'path', slot, stepIndex }, facts: { who }, ...withoutStep(subject, slot, stepIndex) }];
+    });
   },
 };

@@ -10,7 +10,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
   notChosen: (where) => `${where} does not say yet whom or where it leads to.`,
   toDeleted: (where) => `${where} leads to something that was deleted.`,
   noOperator: (where) => `${where} rings the operator, and nobody is named as that.`,
-  nobodyThere: (where) => `${where} leads to a group or queue with nobody in it.`,
+  nobodyThere: (where, { who }) => `${where} leads to ${who}, which nobody is in.`,
   noFallback: (where, _, at) =>
     at.type === 'path' && at.slot.type === 'silence'
       ? `${where} is missing: a caller who presses nothing reaches nobody.`

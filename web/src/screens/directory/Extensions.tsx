@@ -10,11 +10,12 @@ import {
 } from '@locutor/core/directory';
 import { useState, type ReactNode } from 'react';
 import { useSWRConfig } from 'swr';
-import { api, wordsOf } from '../../api/client';
+import { wordsOf } from '../../api/client';
 import { useGroups, usePeople, useQueues } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone, tellProblem } from '../../parts/notices';
+import { askedFirst } from '../../saving/askedFirst';
 
 /** The extension plan: runs, gaps, clashes, and first digits; and how names do on the keypad. */
 export function Extensions() {
@@ -87,7 +88,7 @@ function FirstDigits() {
   );
   const takeIn = async (changes: ReadonlyMap<PersonId, string>): Promise<void> => {
     const body = { people: [...changes].map(([id, extension]) => ({ id, extension })) };
-    await api('/api/people/take-in', { method: 'POST', body });
+    await askedFirst('/api/people/take-in', { method: 'POST', body });
     await mutate('/api/people');
   };
   const renumber = async (): Promise<void> => {

@@ -15,10 +15,11 @@ import {
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
-import { api, wordsOf } from '../../api/client';
+import { wordsOf } from '../../api/client';
 import { usePeople } from '../../api/resources';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone } from '../../parts/notices';
+import { askedFirst } from '../../saving/askedFirst';
 import { useCountry } from '../../parts/useCountry';
 import { Columns } from './TableColumns';
 import { readTextFile } from './readTextFile';
@@ -74,7 +75,7 @@ export function TakeIn() {
   };
   const takeIn = async (): Promise<void> => {
     try {
-      await api('/api/people/take-in', { method: 'POST', body: { people: body } });
+      await askedFirst('/api/people/take-in', { method: 'POST', body: { people: body } });
       await mutate('/api/people');
       tellDone(`${body.length} ${body.length === 1 ? 'person was' : 'people were'} taken in.`);
       void navigate('/directory/people');

@@ -5,6 +5,7 @@ import { api, wordsOf } from '../../api/client';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone, tellProblem } from '../../parts/notices';
+import { askedFirst } from '../../saving/askedFirst';
 import { useRemoveRow } from '../../parts/useRemoveRow';
 
 interface Row {
@@ -146,7 +147,10 @@ function useReplacement(list: string, row: Row): (to: string | null) => Promise<
     try {
       await store.saveNow();
       const body = { from: row.id, to, remove: true };
-      const done = await api<Plan & { id: string; removed: boolean }>('/api/replacements', { method: 'POST', body });
+      const done = await askedFirst<Plan & { id: string; removed: boolean }>('/api/replacements', {
+        method: 'POST',
+        body,
+      });
       await readAgain(`${to === null ? 'take out' : 'replace'} ${row.name}`);
       tellDone(inWords(row, to, done), () => void undo(done.id));
     } catch (error) {

@@ -5,6 +5,7 @@ import { api } from '../../api/client';
 import type { KeptHours } from '../../api/resources';
 import { forgetUndo, tellProblem } from '../../parts/notices';
 import { showMinutes } from '../../parts/time';
+import { askedFirst } from '../../saving/askedFirst';
 import { Backup } from '../../saving/backups';
 import { failureOf } from '../../saving/failureOf';
 import { laterBy } from '../../saving/laterBy';
@@ -48,6 +49,8 @@ export function useWeek(kept: KeptHours): Week {
       return true;
     } catch {
       const saving = saver.getSaving();
+      // Somebody was asked first, and said no.
+      if (saving.type === 'saved') return false;
       if (saving.type !== 'refused') return true;
       tellProblem(saving.says);
       if (saver.getPresent() === next) week.forget();
@@ -81,7 +84,7 @@ function doorsOf(of: Pick<Hours, 'id'>, mutate: ScopedMutator): Omit<SaverDoors<
   return {
     async save({ revision }, { name, periods, week, seasons, special }) {
       const body = { revision, name, periods, week, seasons, special };
-      const saved = await api<KeptHours>(path, { method: 'PUT', body });
+      const saved = await askedFirst<KeptHours>(path, { method: 'PUT', body });
       put(saved);
       return saved;
     },

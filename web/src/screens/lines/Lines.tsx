@@ -11,6 +11,7 @@ import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { Lamp } from '../../parts/Lamp';
 import { tellDone, tellProblem } from '../../parts/notices';
+import { askedFirst } from '../../saving/askedFirst';
 import { SavingNote } from '../../saving/SavingNote';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { useRowDraft } from '../../saving/useRowDraft';
@@ -124,7 +125,7 @@ function ExchangeNumbers({ line, others }: { readonly line: KeptLine; readonly o
   const exchange = async (other: KeptLine): Promise<void> => {
     try {
       const path = `${list}/${line.id}/exchange-numbers`;
-      await mutate(list, await api(path, { method: 'POST', body: { with: other.id } }), { revalidate: false });
+      await mutate(list, await askedFirst(path, { method: 'POST', body: { with: other.id } }), { revalidate: false });
       tellDone(`${line.name} and ${other.name} have exchanged their numbers.`, () => void exchange(other));
     } catch (error) {
       tellProblem(wordsOf(error));
