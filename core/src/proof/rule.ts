@@ -12,7 +12,7 @@ import type {
   Queue,
   QueueId,
 } from '../directory';
-import type { Hours, SpecialDateId } from '../hours';
+import type { Hours, SpecialDateId, Switch } from '../hours';
 import type {
   Attendant,
   Edit,
@@ -72,8 +72,8 @@ export interface ProofSubject {
   readonly lines: readonly ProofLine[];
   /** Names of people who have left. */
   readonly leavers: readonly string[];
-  /** What the line's switch says first while it is on; left out or empty where it says nothing. */
-  readonly switchWords?: string;
+  /** Where the line's switch leads while it is on, and what it says first; left out or null while it is off. */
+  readonly switched?: Pick<Switch, 'to' | 'words'> | null;
   /** How long callers may be without a person, a message or a place in a queue, in s; three minutes where it is left out. */
   readonly mostAloneSeconds?: number;
   /** Keys of what is on air that nobody pressed for long; left out where no call is known. */

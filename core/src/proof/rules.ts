@@ -12,6 +12,7 @@ import { emergencyNumber } from './rules/emergencyNumber';
 import { listNowhere } from './rules/listNowhere';
 import { listEmpty } from './rules/listEmpty';
 import { blocksAll } from './rules/blocksAll';
+import { switchNowhere } from './rules/switchNowhere';
 import { serviceEnds } from './rules/serviceEnds';
 import { boxUnheard } from './rules/boxUnheard';
 import { businessInWords } from './rules/businessInWords';
@@ -110,6 +111,7 @@ export const rules = [
   searchEmpty,
   outOfService,
   lineNotOnAir,
+  switchNowhere,
   ownVoicemail,
   closedOffice,
   ringsForEver,

@@ -28,8 +28,8 @@ export interface SpokenText {
 
 /** Everything that is written to be spoken. */
 export function spokenTexts(subject: ProofSubject): readonly SpokenText[] {
-  const { attendant, greetings, queues, boxes, hours, switchWords } = subject;
-  return textsOf(attendant, greetings, queues, boxes, hours, switchWords ?? '');
+  const { attendant, greetings, queues, boxes, hours, switched } = subject;
+  return textsOf(attendant, greetings, queues, boxes, hours, switched?.words ?? '');
 }
 
 const textsOf = remember(

@@ -143,6 +143,10 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     edits: [onKey1({ ...ringDefaults, type: 'ringOperator' }, ...leaveMessage)],
     says: 'Key 1 of Welcome rings the operator, and nobody is named as that.',
   },
+  switchNowhere: {
+    office: { switched: { to: { type: 'sheet', sheetId: sheetId.create('storm') }, words: '' } },
+    says: 'The switch is on and leads to a sheet that this script does not have.',
+  },
   nobodyThere: {
     edits: [onKey1(ringGroup(emptyGroup.id), ...leaveMessage)],
     office: { groups: [emptyGroup] },

@@ -1,3 +1,4 @@
+import { IntersectionType } from '@nestjs/swagger';
 import { IfSent, OrNull, PartsField, PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
 import { byRule, longestKey } from '../proof/proof.dto';
 import { versionId, type VersionId } from '../versions/versionId';
@@ -22,11 +23,8 @@ export class AirDto {
   note?: string;
 }
 
-export class PutOnAirDto extends AirDto {
-  /** The revision of the draft that was looked at. */
-  @RevisionField()
-  draftRevision: number;
-
+/** An earlier version that is to go back on air. */
+export class PutBackDto extends AirDto {
   /** The version that was seen to be on air and is replaced; null for none. Left out, whatever is on air is replaced. */
   @IfSent()
   @OrNull()
@@ -44,7 +42,13 @@ export class PutOnAirDto extends AirDto {
   yes?: YesDto[];
 }
 
-export class PlanDto extends PutOnAirDto {
+export class PutOnAirDto extends PutBackDto {
+  /** The revision of the draft that was looked at. */
+  @RevisionField()
+  draftRevision: number;
+}
+
+class WhenDto {
   @WholeField({ name: 'When it goes on air, in ms since 1970,', least: 0, most: Number.MAX_SAFE_INTEGER })
   at: number;
 
@@ -52,3 +56,6 @@ export class PlanDto extends PutOnAirDto {
   @WholeField({ name: 'The revision of the plan', least: 1, most: Number.MAX_SAFE_INTEGER, optional: true })
   revision?: number;
 }
+
+export class PlanDto extends IntersectionType(PutOnAirDto, WhenDto) {}
+export class PlanBackDto extends IntersectionType(PutBackDto, WhenDto) {}

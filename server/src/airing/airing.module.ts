@@ -17,9 +17,9 @@ import { TrialsModule } from '../trials/trials.module';
 import type { VersionId } from '../versions/versionId';
 import { VersionsModule } from '../versions/versions.module';
 import type { Version } from '../versions/versions.service';
-import { AirDto, PlanDto, PutOnAirDto } from './airing.dto';
+import { PlanBackDto, PlanDto, PutBackDto, PutOnAirDto } from './airing.dto';
 import { AiringService, type AiringStage } from './airing.service';
-import { AiringCheck } from './airingCheck.service';
+import { AiringCheck, type Standing } from './airingCheck.service';
 import { PlannedAiringEntity } from './plannedAiring.entity';
 import { PlannedService, type Planned } from './planned.service';
 
@@ -48,11 +48,39 @@ class AiringController {
     );
   }
 
-  /** Puts an earlier version back on air. */
+  /** Puts an earlier version back on air: refused, and told in stages, as the draft is. */
   @Post('versions/:versionId/put-back')
   @HttpCode(200)
-  putBack(@Param('lineId') lineId: LineId, @Param('versionId') id: VersionId, @Body() body: AirDto): Promise<Version> {
-    return this.airing.putBack(lineId, id, body);
+  @ApiProduces('application/json', stagesType)
+  putBack(
+    @Param('lineId') lineId: LineId,
+    @Param('versionId') id: VersionId,
+    @Body() body: PutBackDto,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return answerInStages<Version, AiringStage>(request, response, 200, (stages) =>
+      this.airing.putBack(lineId, id, body, stages),
+    );
+  }
+
+  /** What stands between an earlier version and going back on air, with the directory and the switch as they are now. */
+  @Get('versions/:versionId/standing')
+  lookAt(
+    @Param('lineId') lineId: LineId,
+    @Param('versionId') id: VersionId,
+  ): Promise<Standing & { readonly rehearsals: number }> {
+    return this.airing.lookAt(lineId, id);
+  }
+
+  /** Plans that an earlier version goes back on air at a time, or changes what is planned. */
+  @Put('versions/:versionId/planned')
+  async planBack(
+    @Param('lineId') lineId: LineId,
+    @Param('versionId') id: VersionId,
+    @Body() body: PlanBackDto,
+  ): Promise<{ planned: Planned | null }> {
+    return { planned: await this.planned.planBack(lineId, id, body) };
   }
 
   /** What is to go on air later; null for nothing. */

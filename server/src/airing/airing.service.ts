@@ -21,19 +21,20 @@ import { LiveLine } from '../live/liveLine.service';
 import { log } from '../log/log';
 import type { Stages } from '../problems/answerInStages';
 import { conflict, stale } from '../problems/problem';
+import type { ReadAs } from '../proof/subjects.service';
 import { RehearsalsService } from '../rehearsals/rehearsals.service';
 import { Reckoning } from '../reckoning/reckoning.module';
 import { newId } from '../rows/newId';
 import { SpeechService } from '../speech/speech.service';
-import { ScriptsService } from '../trials/scripts.service';
+import { ScriptsService, type StandIn } from '../trials/scripts.service';
 import { UsesService } from '../uses/uses.service';
 import { AiringEntity, type AiredHow } from '../versions/airing.entity';
 import type { KeptDirectory } from '../versions/keptDirectory';
 import { VersionEntity } from '../versions/version.entity';
 import { versionId, type VersionId } from '../versions/versionId';
 import { VersionsService, type Version } from '../versions/versions.service';
-import { AiringCheck } from './airingCheck.service';
-import type { AirDto, PutOnAirDto } from './airing.dto';
+import { AiringCheck, type Standing } from './airingCheck.service';
+import type { PutBackDto, PutOnAirDto } from './airing.dto';
 import { PlannedAiringEntity } from './plannedAiring.entity';
 
 /** How far putting on air has come. */
@@ -41,8 +42,10 @@ export const airingStages = ['proof', 'rehearsals', 'speaking', 'storing', 'onAi
 export type AiringStage = (typeof airingStages)[number];
 
 interface Candidate {
-  readonly attendant: Attendant;
+  readonly is: StandIn;
   readonly draftRevision: number;
+  /** The version that it has been already; left out where one is made of it. */
+  readonly version?: VersionEntity;
   readonly how: AiredHow;
   readonly by: string;
   readonly note: string;
@@ -77,7 +80,7 @@ export class AiringService {
       if (draft.revision !== asked.draftRevision) throw stale('The draft', draft.revision);
       const { by = '', note = '', yes = [], replaces, draftRevision } = asked;
       await this.check.accept(lineId, yes, by || 'somebody');
-      const candidate = { attendant: draft.attendant, draftRevision, how: 'now', by, note, replaces } as const;
+      const candidate = { is: ofDraft(draft.attendant), draftRevision, how: 'now', by, note, replaces } as const;
       return this.air(lineId, candidate, stages);
     });
   }
@@ -85,53 +88,79 @@ export class AiringService {
   /** Puts what was planned on air, with the directory as it is now. @throws Problem when it no longer may. */
   putPlannedOnAir(planned: PlannedAiringEntity): Promise<Version> {
     const { lineId, draftRevision, by, note } = planned;
-    const attendant = storedAttendant(planned.attendant);
-    return this.oneByOne(() => this.air(lineId, { attendant, draftRevision, how: 'planned', by, note }));
-  }
-
-  /** Puts an earlier version back on air, if it still passes against the directory as it is now. */
-  putBack(lineId: LineId, id: VersionId, { by = '', note = '' }: AirDto): Promise<Version> {
     return this.oneByOne(async () => {
-      const row = await this.versions.row(lineId, id);
-      const findings = await this.check.findings(lineId, storedAttendant(row.attendant), row.greetings);
-      await this.check.mustPass({ findings: findings.filter(({ grade }) => grade === 'fault'), broken: [] });
-      const at = this.clock.now();
-      await this.database.transaction(async (rows) => {
-        await rows.update(VersionEntity, { id }, { onAirAt: at });
-        await turn(rows, lineId, id, { at, by, note, how: 'putBack' });
-      });
-      this.live.directoryChanged();
-      return this.told(lineId, id);
+      if (planned.versionId) {
+        return this.air(lineId, {
+          ...(await this.earlier(lineId, planned.versionId)),
+          how: 'putBackPlanned',
+          by,
+          note,
+        });
+      }
+      const is = ofDraft(storedAttendant(planned.attendant));
+      return this.air(lineId, { is, draftRevision, how: 'planned', by, note });
     });
   }
 
-  /** Whether an attendant may go on air now. @throws Problem 422 with what stands in the way. */
-  async mustPass(lineId: LineId, attendant: Attendant): Promise<void> {
-    const findings = await this.check.findings(lineId, attendant);
-    const broken = await this.check.broken(lineId, await this.scripts.of(lineId, 'draft', attendant));
-    await this.check.mustPass({ findings, broken });
+  /** Puts an earlier version back on air, as a draft is put there. @throws Problem 409, 422 when it may not go there. */
+  putBack(lineId: LineId, id: VersionId, asked: PutBackDto, stages?: Stages<AiringStage>): Promise<Version> {
+    return this.oneByOne(async () => {
+      const { by = '', note = '', yes = [], replaces } = asked;
+      await this.check.accept(lineId, yes, by || 'somebody');
+      const candidate = { ...(await this.earlier(lineId, id)), how: 'putBack', by, note, replaces } as const;
+      return this.air(lineId, candidate, stages);
+    });
+  }
+
+  /** What stands between an earlier version and going back on air, with the directory as it is now, and how many rehearsals were run. */
+  async lookAt(lineId: LineId, id: VersionId): Promise<Standing & { readonly rehearsals: number }> {
+    const { is } = await this.earlier(lineId, id);
+    const standing = await this.standing(lineId, is);
+    return { ...standing, rehearsals: (await this.rehearsals.list(lineId)).length };
+  }
+
+  /** Whether something may go on air at a time. @throws Problem 422 with what stands in the way. */
+  async mustPass(lineId: LineId, is: StandIn, atMs: number): Promise<void> {
+    await this.check.mustPass(await this.standing(lineId, is, atMs));
+  }
+
+  private async standing(lineId: LineId, is: StandIn, atMs?: number): Promise<Standing> {
+    const findings = await this.check.findings(lineId, is.attendant, readAs(is, atMs));
+    return { findings, broken: await this.check.broken(lineId, await this.scripts.of(lineId, 'draft', is)) };
+  }
+
+  private async earlier(lineId: LineId, id: VersionId): Promise<Pick<Candidate, 'is' | 'draftRevision' | 'version'>> {
+    const [version, is] = [await this.versions.row(lineId, id), await this.versions.get(lineId, id)];
+    return { version, is, draftRevision: version.draftRevision };
   }
 
   private async air(lineId: LineId, candidate: Candidate, stages?: Stages<AiringStage>): Promise<Version> {
-    const { attendant } = candidate;
+    const { is, version } = candidate;
+    const { attendant } = is;
     const line = await this.lines.get(lineId);
     await this.mustReplace(line, candidate);
     stages?.tell?.('proof');
-    const findings = await this.check.findings(lineId, attendant);
+    const findings = await this.check.findings(lineId, attendant, readAs(is));
     stages?.tell?.('rehearsals');
-    const script = await this.scripts.of(lineId, 'draft', attendant);
+    const script = await this.scripts.of(lineId, 'draft', is);
     const broken = await this.check.broken(lineId, script);
     await this.check.mustPass({ findings, broken });
-    const greetings = greetingsOf(script, attendant);
-    const takes = takesOf(script, attendant, greetings);
+    const greetings = version ? version.greetings : greetingsOf(script, attendant);
+    const takes = version ? version.takes : takesOf(script, attendant, greetings);
     await this.mustDiffer(line, attendant, greetings, takes);
     stages?.tell?.('speaking');
     await this.speakAhead(script, stages?.signal);
     stages?.tell?.('storing');
     const runs = await this.rehearsals.run(lineId, script);
     const names = await this.uses.names();
-    const id = newId(versionId);
+    const id = version?.id ?? newId(versionId);
     const at = this.clock.now();
+    const aired = {
+      onAirAt: at,
+      firstCalls: [...(await this.reckoning.of('firstCalls', { script, atMs: at, names }))],
+      firstCallsAt: at,
+      firstCallsNumber: line.number,
+    };
     const whole = {
       id,
       lineId,
@@ -139,16 +168,17 @@ export class AiringService {
       greetings: [...greetings],
       takes: [...takes],
       directory: directoryOf(script, names),
-      firstCalls: [...(await this.reckoning.of('firstCalls', { script, atMs: at, names }))],
       draftRevision: candidate.draftRevision,
-      onAirAt: at,
+      ...aired,
     };
     // All in one: killed at any moment, the line is wholly on the old version or wholly on the new one.
     await this.database.transaction(async (rows) => {
       const last = await rows.findOne(VersionEntity, { where: { lineId }, order: { number: 'DESC' } });
-      await rows.insert(VersionEntity, { ...whole, number: (last?.number ?? 0) + 1 } as never);
+      if (version) await rows.update(VersionEntity, { id }, aired as never);
+      else await rows.insert(VersionEntity, { ...whole, number: (last?.number ?? 0) + 1 } as never);
       await turn(rows, lineId, id, { at, ...candidate });
-      if (candidate.how === 'planned') await rows.delete(PlannedAiringEntity, { lineId });
+      if (candidate.how === 'planned' || candidate.how === 'putBackPlanned')
+        await rows.delete(PlannedAiringEntity, { lineId });
     });
     await this.rehearsals.keepRuns(lineId, runs);
     this.live.directoryChanged();
@@ -216,6 +246,14 @@ export class AiringService {
     this.before = next.catch(() => undefined);
     return next;
   }
+}
+
+/** The draft says what is in the library and its recordings as they are now. */
+const ofDraft = (attendant: Attendant): StandIn => ({ attendant, greetings: [], takes: [] });
+
+/** A version is read with the greetings that it has kept. */
+function readAs({ greetings }: StandIn, atMs?: number): ReadAs {
+  return { ...(greetings.length > 0 && { ownGreetings: greetings }), ...(atMs !== undefined && { atMs }) };
 }
 
 async function turn(

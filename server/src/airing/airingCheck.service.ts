@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import type { CallScript } from '@locutor/core/call';
-import type { Attendant, Greeting, LineId } from '@locutor/core/line';
+import type { Attendant, LineId } from '@locutor/core/line';
 import { describeExpectation } from '@locutor/core/rehearsals';
 import { Problem } from '../problems/problem';
 import { ProofService, type ToldFinding } from '../proof/proof.service';
+import type { ReadAs } from '../proof/subjects.service';
 import { RehearsalsService, type BrokenRehearsal } from '../rehearsals/rehearsals.service';
 import { UsesService } from '../uses/uses.service';
 
@@ -22,8 +23,8 @@ export class AiringCheck {
     private readonly uses: UsesService,
   ) {}
 
-  findings(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ToldFinding[]> {
-    return this.proof.stopping(lineId, attendant, ownGreetings);
+  findings(lineId: LineId, attendant: Attendant, as?: ReadAs): Promise<ToldFinding[]> {
+    return this.proof.stopping(lineId, attendant, as);
   }
 
   /** Rehearsals that do not go as they should, and that nobody has said yes to. */

@@ -12,7 +12,10 @@ import { LinesService } from '../lines/lines.service';
 import { conflict, invalid, Problem, stale } from '../problems/problem';
 import { AiringCheck } from './airingCheck.service';
 import { AiringService } from './airing.service';
-import type { PlanDto } from './airing.dto';
+import type { PlanBackDto, PlanDto } from './airing.dto';
+import type { StandIn } from '../trials/scripts.service';
+import type { VersionId } from '../versions/versionId';
+import { VersionsService } from '../versions/versions.service';
 import { PlannedAiringEntity } from './plannedAiring.entity';
 
 /** What is planned, without the attendant itself. */
@@ -36,6 +39,7 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
     @InjectRepository(PlannedAiringEntity) private readonly rows: Repository<PlannedAiringEntity>,
     private readonly lines: LinesService,
     private readonly drafts: DraftsService,
+    private readonly versions: VersionsService,
     private readonly hours: HoursService,
     private readonly calls: CallsService,
     private readonly airing: AiringService,
@@ -59,9 +63,25 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
 
   /** Plans the draft as it is now, or changes the plan. @throws Problem 409, 422 when it may not go on air as it is. */
   async plan(lineId: LineId, asked: PlanDto): Promise<Planned> {
-    const { at, by = '', note = '', yes = [], draftRevision, revision } = asked;
     const draft = await this.drafts.get(lineId);
-    if (draft.revision !== draftRevision) throw stale('The draft', draft.revision);
+    if (draft.revision !== asked.draftRevision) throw stale('The draft', draft.revision);
+    const is = { attendant: draft.attendant, greetings: [], takes: [] };
+    return this.keep(lineId, asked, is, { draftRevision: draft.revision, versionId: null });
+  }
+
+  /** Plans that an earlier version goes back on air. @throws Problem 409, 422 when it may not go there as it is. */
+  async planBack(lineId: LineId, versionId: VersionId, asked: PlanBackDto): Promise<Planned> {
+    const is = await this.versions.get(lineId, versionId);
+    if (is.onAir) throw conflict(`Version ${is.number} is on air already.`);
+    return this.keep(lineId, asked, is, { draftRevision: is.draftRevision, versionId });
+  }
+
+  private async keep(
+    lineId: LineId,
+    { at, by = '', note = '', yes = [], revision }: PlanBackDto,
+    is: StandIn,
+    of: Pick<PlannedAiringEntity, 'draftRevision' | 'versionId'>,
+  ): Promise<Planned> {
     const before = await this.rows.findOneBy({ lineId });
     if (before && before.revision !== revision) {
       throw conflict(`${before.by || 'Somebody'} has planned something on this line meanwhile. Look at it first.`);
@@ -70,9 +90,8 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
     if (at <= now) throw invalid([{ at: 'at', says: 'That time is over. Choose a later one, or put it on air now.' }]);
     if (at > now + longestAheadMs) throw invalid([{ at: 'at', says: 'Choose a time within a year.' }]);
     await this.check.accept(lineId, yes, by || 'somebody');
-    await this.airing.mustPass(lineId, draft.attendant);
-    const { attendant } = draft;
-    const row = { lineId, attendant, draftRevision, at, by, note, madeAt: now, problem: null };
+    await this.airing.mustPass(lineId, is, at);
+    const row = { lineId, attendant: is.attendant, ...of, at, by, note, madeAt: now, problem: null };
     await this.rows.save({ ...row, revision: (before?.revision ?? 0) + 1 });
     return withoutAttendant(await this.rows.findOneByOrFail({ lineId }));
   }
@@ -112,6 +131,6 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
 }
 
 function withoutAttendant(row: PlannedAiringEntity): Planned {
-  const { lineId, draftRevision, at, by, note, madeAt, revision, problem } = row;
-  return { lineId, draftRevision, at, by, note, madeAt, revision, problem };
+  const { lineId, versionId, draftRevision, at, by, note, madeAt, revision, problem } = row;
+  return { lineId, versionId, draftRevision, at, by, note, madeAt, revision, problem };
 }

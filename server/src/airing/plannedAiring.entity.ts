@@ -1,4 +1,5 @@
 import type { LineId } from '@locutor/core/line';
+import type { VersionId } from '../versions/versionId';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** What is to go on air on a line at a chosen time; at most one for each line. */
@@ -10,6 +11,10 @@ export class PlannedAiringEntity {
   /** The attendant as it was looked at when this was planned. */
   @Column('simple-json')
   attendant: unknown;
+
+  /** The earlier version that is to go back on air; null where it is the draft. */
+  @Column('text', { nullable: true })
+  versionId: VersionId | null;
 
   @Column('integer')
   draftRevision: number;

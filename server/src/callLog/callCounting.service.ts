@@ -19,7 +19,7 @@ export class CallCounting implements OnApplicationBootstrap, BeforeApplicationSh
 
   /** What a release before this one logged is counted as soon as there is time. */
   onApplicationBootstrap(): void {
-    this.count(false).catch((err: unknown) => {
+    this.countLeft().catch((err: unknown) => {
       // It is taken up at the next start.
       if (!this.isStopping) log.error({ err }, 'The calls could not be counted');
     });
@@ -40,6 +40,11 @@ export class CallCounting implements OnApplicationBootstrap, BeforeApplicationSh
   /** Waits until every call that is over by now is counted. */
   async upToNow(): Promise<void> {
     await this.calls.write();
+    await this.countLeft();
+  }
+
+  /** Without anything to count no thread is begun. */
+  private async countLeft(): Promise<void> {
     if (await this.isBehind()) await this.count(false);
   }
 

@@ -16,6 +16,7 @@ import { Traffic1700000014000 } from './migrations/1700000014-traffic';
 import { TrafficQuestions1700000015000 } from './migrations/1700000015-trafficQuestions';
 import { DaysOfCalls1700000016000 } from './migrations/1700000016-daysOfCalls';
 import { Alone1700000017000 } from './migrations/1700000017-alone';
+import { PuttingBack1700000018000 } from './migrations/1700000018-puttingBack';
 import { Sweeping1700000012000 } from './migrations/1700000012-sweeping';
 import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessages';
 
@@ -53,6 +54,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       TrafficQuestions1700000015000,
       DaysOfCalls1700000016000,
       Alone1700000017000,
+      PuttingBack1700000018000,
     ],
     migrationsRun: true,
     synchronize: false,

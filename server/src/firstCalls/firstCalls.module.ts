@@ -3,10 +3,18 @@ import { ApiTags } from '@nestjs/swagger';
 import { InjectRepository, TypeOrmModule } from '@nestjs/typeorm';
 import { firstCallStates, type FirstCall, type FirstCallState } from '@locutor/core/firstCalls';
 import type { LineId } from '@locutor/core/line';
-import { Repository } from 'typeorm';
+import { MoreThanOrEqual, Repository } from 'typeorm';
+import { Clock } from '../clock/clock';
+import { LinesModule } from '../lines/lines.module';
+import { LinesService } from '../lines/lines.service';
 import { ChoiceField, OrNull, TextField } from '../problems/fields';
 import { notFound } from '../problems/problem';
 import { byRule } from '../proof/proof.dto';
+import { Reckoning } from '../reckoning/reckoning.module';
+import { ScriptsService } from '../trials/scripts.service';
+import { TrialsModule } from '../trials/trials.module';
+import { UsesService } from '../uses/uses.service';
+import { VersionEntity } from '../versions/version.entity';
 import type { VersionId } from '../versions/versionId';
 import { VersionsModule } from '../versions/versions.module';
 import { VersionsService } from '../versions/versions.service';
@@ -36,13 +44,19 @@ type TickedFirstCall = FirstCall & { readonly tick: Omit<FirstCallEntity, 'versi
 export class FirstCallsService {
   constructor(
     @InjectRepository(FirstCallEntity) private readonly rows: Repository<FirstCallEntity>,
+    @InjectRepository(VersionEntity) private readonly made: Repository<VersionEntity>,
     private readonly versions: VersionsService,
+    private readonly lines: LinesService,
+    private readonly scripts: ScriptsService,
+    private readonly uses: UsesService,
+    private readonly reckoning: Reckoning,
+    private readonly clock: Clock,
   ) {}
 
-  /** The checklist that was made from a version when it first went on air. */
+  /** The checklist that was made from a version when it last went on air, or when the line got another number since. */
   async of(lineId: LineId, versionId: VersionId): Promise<TickedFirstCall[]> {
-    const { firstCalls } = await this.versions.row(lineId, versionId);
-    const ticks = await this.rows.findBy({ versionId });
+    const { firstCalls, firstCallsAt } = await this.current(lineId, versionId);
+    const ticks = await this.rows.findBy({ versionId, at: MoreThanOrEqual(firstCallsAt) });
     return firstCalls.map((item) => {
       const found = ticks.find(({ itemId }) => itemId === item.id);
       const tick = found ? { state: found.state, note: found.note, by: found.by, at: found.at } : null;
@@ -51,11 +65,24 @@ export class FirstCallsService {
   }
 
   async tick(lineId: LineId, versionId: VersionId, { itemId, state, note, by }: TickDto): Promise<TickedFirstCall[]> {
-    const { firstCalls } = await this.versions.row(lineId, versionId);
+    const { firstCalls } = await this.current(lineId, versionId);
     if (!firstCalls.some(({ id }) => id === itemId)) throw notFound('That line of the checklist');
-    if (state) await this.rows.save({ versionId, itemId, state, note, by, at: Date.now() });
+    if (state) await this.rows.save({ versionId, itemId, state, note, by, at: this.clock.now() });
     else await this.rows.delete({ versionId, itemId });
     return this.of(lineId, versionId);
+  }
+
+  /** It is made anew when callers of what is on air ring another number than it tells. */
+  private async current(lineId: LineId, versionId: VersionId): Promise<VersionEntity> {
+    const row = await this.versions.row(lineId, versionId);
+    const line = await this.lines.get(lineId);
+    if (line.onAirVersionId !== versionId || line.number === row.firstCallsNumber) return row;
+    const at = this.clock.now();
+    const [script, names] = [await this.scripts.of(lineId, 'onAir'), await this.uses.names()];
+    const firstCalls = [...(await this.reckoning.of('firstCalls', { script, atMs: at, names }))];
+    const anew = { firstCalls, firstCallsAt: at, firstCallsNumber: line.number };
+    await this.made.update({ id: versionId }, anew as never);
+    return { ...row, ...anew };
   }
 }
 
@@ -81,7 +108,7 @@ class FirstCallsController {
 }
 
 @Module({
-  imports: [TypeOrmModule.forFeature([FirstCallEntity]), VersionsModule],
+  imports: [TypeOrmModule.forFeature([FirstCallEntity, VersionEntity]), VersionsModule, LinesModule, TrialsModule],
   controllers: [FirstCallsController],
   providers: [FirstCallsService],
 })

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { Attendant, Greeting, LineId } from '@locutor/core/line';
+import type { Attendant, LineId } from '@locutor/core/line';
 import { unansweredIn, type ProofSubject } from '@locutor/core/proof';
 import { Repository } from 'typeorm';
 import { LinesService } from '../lines/lines.service';
@@ -9,7 +9,7 @@ import type { SaidFinding } from '../reckoning/task';
 import { UsesService } from '../uses/uses.service';
 import { AcceptedEntity } from './accepted.entity';
 import type { AcceptDto } from './proof.dto';
-import { SubjectsService } from './subjects.service';
+import { SubjectsService, type ReadAs } from './subjects.service';
 
 /** A finding with its sentences, and the yes it has got. */
 export interface ToldFinding extends SaidFinding {
@@ -27,8 +27,8 @@ export class ProofService {
   ) {}
 
   /** What the proof finds in an attendant of a line, with the directory as it is now. */
-  async read(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ToldFinding[]> {
-    return this.told(lineId, await this.subjects.of(lineId, attendant, ownGreetings));
+  async read(lineId: LineId, attendant: Attendant, as?: ReadAs): Promise<ToldFinding[]> {
+    return this.told(lineId, await this.subjects.of(lineId, attendant, as));
   }
 
   /** What it finds in what is on air, against the directory, hours, switch and clock as they are now; nothing while nothing is. */
@@ -47,8 +47,8 @@ export class ProofService {
   }
 
   /** What stops an attendant from going on air: faults, and cautions nobody has said yes to. */
-  async stopping(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ToldFinding[]> {
-    const findings = await this.read(lineId, attendant, ownGreetings);
+  async stopping(lineId: LineId, attendant: Attendant, as?: ReadAs): Promise<ToldFinding[]> {
+    const findings = await this.read(lineId, attendant, as);
     const unanswered = new Set(unansweredIn(findings, await this.accepted(lineId)).map(({ key }) => key));
     return findings.filter(({ grade, key }) => grade === 'fault' || unanswered.has(key));
   }

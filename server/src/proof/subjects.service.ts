@@ -26,6 +26,14 @@ import type { VersionId } from '../versions/versionId';
 
 const keepMs = 600_000;
 
+/** How an attendant is read. */
+export interface ReadAs {
+  /** The greetings that a version has kept, in place of the library's. */
+  readonly ownGreetings?: readonly Greeting[];
+  /** When it is to go on air, in ms since 1970: a switch that is over by then leads nowhere any more. Now, when left out. */
+  readonly atMs?: number;
+}
+
 /** Gathers everything that the proof of an attendant reads, as it is now. */
 @Injectable()
 export class SubjectsService {
@@ -49,8 +57,11 @@ export class SubjectsService {
     private readonly clock: Clock,
   ) {}
 
-  /** `ownGreetings` are those that a version has kept, in place of the library's. */
-  async of(lineId: LineId, attendant: Attendant, ownGreetings?: readonly Greeting[]): Promise<ProofSubject> {
+  async of(
+    lineId: LineId,
+    attendant: Attendant,
+    { ownGreetings, atMs = this.clock.now() }: ReadAs = {},
+  ): Promise<ProofSubject> {
     const line = await this.lines.get(lineId);
     const [allHours, people, groups, queues, boxes, greetings, contacts, callerLists, takes, lines, leavers] =
       await Promise.all([
@@ -86,7 +97,7 @@ export class SubjectsService {
       lines,
       leavers,
       unpressed: await this.unpressed(line),
-      switchWords: (await this.switches.current(lineId))?.words ?? '',
+      switched: await this.switchAt(lineId, atMs),
     };
   }
 
@@ -94,7 +105,7 @@ export class SubjectsService {
   async onAirOf({ id, onAirVersionId }: LineEntity): Promise<ProofSubject | null> {
     if (!onAirVersionId) return null;
     const version = await this.versionOf(onAirVersionId);
-    return this.of(id, storedAttendant(version.attendant), version.greetings);
+    return this.of(id, storedAttendant(version.attendant), { ownGreetings: version.greetings });
   }
 
   /** The same for a while: it takes counting, and changes by the day. */
@@ -106,6 +117,11 @@ export class SubjectsService {
     const is = await this.traffic.unpressed(lineId);
     this.known.set(key, { is, atMs: nowMs });
     return is;
+  }
+
+  private async switchAt(lineId: LineId, atMs: number): Promise<ProofSubject['switched']> {
+    const switched = await this.switches.current(lineId);
+    return switched && switched.untilMs > atMs ? { to: switched.to, words: switched.words } : null;
   }
 
   /** The names of people who were in the directory. */

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { CallScript, LineScript } from '@locutor/core/call';
-import { takesUsed, type Attendant, type Greeting, type LineId, type RecordedTake } from '@locutor/core/line';
+import { takesUsed, type Greeting, type LineId, type RecordedTake } from '@locutor/core/line';
 import { BoxesService } from '../boxes/boxes.service';
 import { CallerListsService } from '../callerLists/callerLists.service';
 import { ContactsService } from '../contacts/contacts.service';
@@ -19,6 +19,9 @@ import { TakesService } from '../takes/takes.service';
 import { VersionsService, type WholeVersion } from '../versions/versions.service';
 
 export type Which = 'draft' | 'onAir';
+
+/** An attendant that stands in for a line's own, with what it says that is not in the library. */
+export type StandIn = Pick<WholeVersion, 'attendant' | 'greetings' | 'takes'>;
 
 /** Gathers everything that a call to a line goes by. */
 @Injectable()
@@ -42,9 +45,9 @@ export class ScriptsService {
 
   /**
    * The script of a line, with its draft or what is on air. Other lines, to which it may hand over, are as callers
-   * find them: on air, or, where nothing is yet, their draft. Another attendant can be given in place of the draft.
+   * find them: on air, or, where nothing is yet, their draft. Another attendant can stand in for the draft.
    */
-  async of(lineId: LineId, which: Which, given?: Attendant): Promise<CallScript> {
+  async of(lineId: LineId, which: Which, standIn?: StandIn): Promise<CallScript> {
     const line = await this.lines.get(lineId);
     if (which === 'onAir' && !line.onAirVersionId) throw conflict(`Nothing is on air on ${line.name} yet.`);
     const lines = await this.lines.list();
@@ -53,9 +56,7 @@ export class ScriptsService {
     const scripts: LineScript[] = [];
     for (const each of lines) {
       const { attendant, greetings, takes } =
-        given && each.id === lineId
-          ? { attendant: given, greetings: [], takes: [] }
-          : await this.attendantOf(each, each.id === lineId ? which : 'onAir');
+        standIn && each.id === lineId ? standIn : await this.attendantOf(each, each.id === lineId ? which : 'onAir');
       spoken.push(...greetings);
       kept.push(...takes);
       const { id, name, number, timeZone, operatorId } = each;
@@ -82,10 +83,7 @@ export class ScriptsService {
     return { lineId, lines: scripts, ...directory, holdMusic, outgoing };
   }
 
-  private async attendantOf(
-    { id, onAirVersionId }: LineEntity,
-    which: Which,
-  ): Promise<Pick<WholeVersion, 'attendant' | 'greetings' | 'takes'>> {
+  private async attendantOf({ id, onAirVersionId }: LineEntity, which: Which): Promise<StandIn> {
     if (which === 'onAir' && onAirVersionId) return this.versions.get(id, onAirVersionId);
     return { attendant: (await this.drafts.get(id)).attendant, greetings: [], takes: [] };
   }

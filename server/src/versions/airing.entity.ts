@@ -3,7 +3,7 @@ import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
 import type { VersionId } from './versionId';
 
 /** How a version came on air. */
-export type AiredHow = 'now' | 'planned' | 'putBack';
+export type AiredHow = 'now' | 'planned' | 'putBack' | 'putBackPlanned';
 
 /** One time at which a version went on air. */
 @Entity('airing')

@@ -37,9 +37,17 @@ export class VersionEntity {
   @Column('simple-json', { nullable: true })
   directory: KeptDirectory | null;
 
-  /** The checklist made from it. */
+  /** The checklist made from it as it last went on air. */
   @Column('simple-json', { default: '[]' })
   firstCalls: FirstCall[];
+
+  /** When the checklist was made, in ms since 1970: what was ticked before belongs to another. */
+  @Column('integer', { default: 0 })
+  firstCallsAt: number;
+
+  /** The number that it tells to ring; empty where that is not known. */
+  @Column('text', { default: '' })
+  firstCallsNumber: string;
 
   /** The draft's revision that it was made from. */
   @Column('integer')

@@ -65,7 +65,7 @@ function useReading(
   const lines = useProofLines();
   const unpressed = useUnpressed(line.id);
   const today = dayAt(useNow(60_000), line.timeZone);
-  const switchWords = switched?.words ?? '';
+  const switchedTo = useMemo(() => switched && { to: switched.to, words: switched.words }, [switched]);
   useEffect(() => {
     if (!attendant || !allHours || !lines) return;
     const around = {
@@ -75,7 +75,7 @@ function useReading(
       today,
       leavers,
       outgoing,
-      switchWords,
+      switched: switchedTo,
       mostAloneSeconds,
       ...(unpressed && { unpressed }),
     };
@@ -94,7 +94,7 @@ function useReading(
     directory,
     lines,
     unpressed,
-    switchWords,
+    switchedTo,
     mostAloneSeconds,
   ]);
   return useSyncExternalStore(reader.subscribe, () => reader.findings(of));

@@ -12,15 +12,16 @@ import {
 import { remember } from '../remember';
 import type { Found, Rule } from '../rule';
 
-/** A sheet that nothing leads to. */
+/** A sheet that nothing leads to, not even the switch. */
 export const unreached: Rule<'unreached'> = {
   name: 'unreached',
   grade: 'caution',
   consequence: 'office',
-  find: ({ attendant }) => {
+  find: ({ attendant, switched }) => {
+    const bySwitch = switched?.to.type === 'sheet' ? switched.to.sheetId : null;
     const reached = reachedSheets(pathGraph(attendant), attendant.fallbacks, attendant.answering.rules);
     return attendant.sheets
-      .filter(({ id }) => !reached.has(id))
+      .filter(({ id }) => !reached.has(id) && id !== bySwitch)
       .map(({ id }): Found => {
         const isFree = attendant.sheets.length > 1 && usesOf(attendant, id).length === 0;
         return { at: { type: 'sheet', sheetId: id }, ...(isFree && { fix: { type: 'removeSheet', sheetId: id } }) };

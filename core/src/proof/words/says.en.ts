@@ -28,6 +28,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
   ownNumber: (where) => `${where} calls this line’s own number.`,
   lineOutOfService: () => 'The line is not in service today.',
   lineAway: (where) => `${where} hands over to a line that is not in service today.`,
+  switchNowhere: () => 'The switch is on and leads to a sheet that this script does not have.',
   nobodyWorking: (where) => `${where} rings people of whom nobody works at the times it is reached.`,
   noWayToPerson: (where) => `${where} has no way to a person while you are open.`,
   searchEmpty: (where) => `${where} searches by name, but nobody can be found.`,

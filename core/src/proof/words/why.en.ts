@@ -7,6 +7,8 @@ export const why: Readonly<Record<RuleName, string>> = {
   notChosen: 'The step is passed over: callers do not get what they were promised.',
   toDeleted: 'The step is passed over, so callers do not get what they were promised.',
   noOperator: 'Nothing rings: callers who want somebody are passed on at once.',
+  switchNowhere:
+    'Until the switch ends, callers would hear what answers by the hours, not what somebody chose for now.',
   nobodyThere: 'Nothing rings: nobody will ever pick up there.',
   noFallback:
     'Callers with an old phone, at the wheel or confused press nothing or the wrong key. They need a way too.',
