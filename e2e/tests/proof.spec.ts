@@ -47,7 +47,7 @@ test('a change in the directory that would break what is on air is asked about b
   server,
 }) => {
   await page.goto(`${server.url}/directory/groups`);
-  await page.getByRole('button', { name: /^Moorings/ }).click();
+  await page.getByRole('link', { name: /^Moorings/ }).click();
   const takeOut = page.getByRole('button', { name: /^Take .+ out$/ });
   await expect(takeOut).toHaveCount(2);
   await takeOut.first().click();

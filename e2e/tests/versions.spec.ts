@@ -11,17 +11,50 @@ test('an earlier version is put back on air, and callers hear it; the draft stay
   await saved(page);
   await page.goto(`${server.url}/versions`);
   await expect(version(page, 2)).toContainText('on air since');
-  await version(page, 1).getByRole('button', { name: 'Put back on air' }).click();
-  await expect(page.getByText('Version 1 is back on air. The draft stays as it is.')).toBeVisible();
+  await version(page, 1).getByRole('link', { name: 'Put back on air' }).click();
+  // What changes for callers, the proof and the rehearsals come first.
+  await expect(page.getByRole('region', { name: 'What changes for callers' })).toContainText('since 1968');
+  await expect(page.getByRole('region', { name: 'Proof', exact: true })).toContainText('No faults');
+  await expect(page.getByRole('region', { name: 'Rehearsals' })).toContainText('were run on it');
+  await page.getByLabel('A note for the history').fill('The old welcome again');
+  await page.getByRole('button', { name: 'Put back on air now' }).click();
+  await expect(page.getByText('Version 1 is on air. Callers hear it from now on.')).toBeVisible();
+  await page.getByRole('link', { name: 'All versions' }).click();
   await expect(version(page, 1)).toContainText('on air since');
   await expect(version(page, 1)).toContainText('put back on air');
-  await expect(version(page, 2).getByRole('button', { name: 'Put back on air' })).toBeVisible();
+  await expect(version(page, 1)).toContainText('“The old welcome again”');
+  await expect(version(page, 2).getByRole('link', { name: 'Put back on air' })).toBeVisible();
 
   await page.goto(`${server.url}/script`);
   await expect(welcome(page)).toContainText('The crane is being mended.');
   await page.getByLabel('What to call').selectOption('what is on air');
   await callAt(page, '2026-11-23T10:00');
   await expect(page.getByRole('log', { name: 'What is heard' })).toContainText('since 1968');
+});
+
+test('an earlier version is planned to go back, while the switch leads to a sheet that it lacks only with a yes', async ({
+  page,
+  server,
+}) => {
+  const [{ id: lineId } = { id: '' }] = (await (await page.request.get(`${server.url}/api/lines`)).json()) as {
+    id: string;
+  }[];
+  const untilMs = Date.now() + 2 * 3_600_000;
+  const to = { type: 'sheet', sheetId: 'sheet:bienvenue' };
+  const data = { to, untilMs, words: '', by: 'Effie', replaces: null };
+  expect((await page.request.put(`${server.url}/api/lines/${lineId}/switch`, { data })).status()).toBe(200);
+  await page.goto(`${server.url}/versions`);
+  await version(page, 1).getByRole('link', { name: 'Put back on air' }).click();
+  const says = 'The switch is on and leads to a sheet that this script does not have.';
+  await expect(page.getByRole('region', { name: 'Proof', exact: true })).toContainText(says);
+  await expect(page.getByRole('button', { name: 'Put back on air now' })).toBeDisabled();
+  await page.getByRole('button', { name: 'It is meant so …' }).click();
+  await page.getByLabel('Why it is meant so').fill('The French menu comes back tomorrow.');
+  await page.getByRole('button', { name: 'Yes, keep it' }).click();
+  await expect(page.getByText('No faults, and a yes to every caution.')).toBeVisible();
+  await page.getByRole('radio', { name: 'At a time' }).check();
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await expect(page.getByRole('region', { name: 'Planned' })).toContainText('Version 1 goes back on air at');
 });
 
 test('of two who put on air, the later is told whose is there, and looks again', async ({ page, context, server }) => {

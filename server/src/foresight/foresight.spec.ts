@@ -110,6 +110,47 @@ describe('a change that would break what is on air', () => {
     expect(body.breaks.map(({ says }: { says: string }) => says).join()).toMatch(/service/);
   });
 
+  it('may be one of a line’s number: the words say the old one; an exchange that callers do not notice is made', async () => {
+    const { attendant, revision } = (await server.ask('get', `/api/lines/${lineId}/draft`)).body;
+    const [welcome, ...sheets] = attendant.sheets;
+    const said = { ...welcome, closingWords: 'Call us back at 207 555 0140.' };
+    await server.ask('put', `/api/lines/${lineId}/draft`, {
+      revision,
+      attendant: { ...attendant, sheets: [said, ...sheets] },
+    });
+    expect((await air()).status).toBe(201);
+    const line = (await server.ask('get', '/api/lines')).body[0];
+    const moved = { revision: line.revision, number: '+1 207 555 0199' };
+    const { status, body } = await askFirst('patch', `/api/lines/${lineId}`, moved);
+    expect([status, body.breaks?.map(({ says }: { says: string }) => says)]).toEqual([
+      409,
+      [expect.stringContaining('207 555 0140')],
+    ]);
+    expect((await server.ask('get', '/api/lines')).body[0].number).toBe('+12075550140');
+    const shed = { name: 'Shed', number: '+1 207 555 0155', timeZone: 'America/New_York' };
+    const other = (await server.ask('post', '/api/lines', shed)).body;
+    const exchanged = await askFirst('post', `/api/lines/${lineId}/exchange-numbers`, { with: other.id });
+    expect([exchanged.status, exchanged.body[0].number]).toEqual([200, '+12075550155']);
+  });
+
+  it('may come of somebody who is taken out of a group', async () => {
+    await airGroup();
+    const people: { id: string }[] = (await server.ask('get', '/api/people')).body;
+    for (const { id } of people.slice(1)) {
+      const members = people.filter((each) => each.id !== id).map((each) => ({ personId: each.id, tier: 1 }));
+      await server.ask('patch', `/api/groups/${group.id}`, { revision: group.revision, members });
+    }
+    const out = { from: people[0]?.id, to: null };
+    const { status, body } = await askFirst('post', '/api/replacements', out);
+    expect([status, body.breaks?.[0]?.says]).toEqual([
+      409,
+      'Key 1 of Welcome leads to Front desk, which nobody is in.',
+    ]);
+    expect((await server.ask('get', '/api/groups')).body[0].members).toHaveLength(1);
+    expect((await server.ask('post', '/api/replacements', out)).status).toBe(200);
+    expect((await server.ask('get', '/api/groups')).body[0].members).toHaveLength(0);
+  });
+
   it('that is stale is told as stale, without a question', async () => {
     await airGroup();
     await server.ask('patch', `/api/groups/${group.id}`, { revision: group.revision, name: 'Desk' });

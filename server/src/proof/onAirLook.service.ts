@@ -1,6 +1,7 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import type { ProofSubject } from '@locutor/core/proof';
 import { Foresight, type OfficeChange } from '../foresight/foresight';
+import { factsOf } from './subjects.service';
 import type { LineEntity } from '../lines/line.entity';
 import { LinesService } from '../lines/lines.service';
 import type { Break } from '../problems/problem';
@@ -43,6 +44,6 @@ function changeOf(now: ProofSubject, { lines, ...lists }: OfficeChange): Partial
   const line = lines?.find(({ id }) => id === now.line.id) ?? now.line;
   const allHours = lists.allHours ?? now.allHours;
   const hours = allHours.find(({ id }) => id === line.hoursId) ?? now.hours;
-  const all = now.lines.map((each) => ({ ...(lines?.find(({ id }) => id === each.id) ?? each), onAir: each.onAir }));
+  const all = now.lines.map((each) => ({ ...each, ...factsOf(lines?.find(({ id }) => id === each.id) ?? each) }));
   return { ...lists, line, hours, lines: all };
 }

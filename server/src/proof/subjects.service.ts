@@ -151,6 +151,13 @@ function hoursOf({ hoursId }: LineEntity, all: readonly Hours[]): Hours {
   return hours;
 }
 
-function factsOf({ id, name, number, serviceFrom, serviceUntil }: LineEntity): Omit<ProofLine, 'onAir'> {
+/** What other lines know of a line. */
+export function factsOf({
+  id,
+  name,
+  number,
+  serviceFrom,
+  serviceUntil,
+}: Omit<ProofLine, 'onAir'>): Omit<ProofLine, 'onAir'> {
   return { id, name, number, serviceFrom, serviceUntil };
 }

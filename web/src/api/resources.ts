@@ -13,7 +13,8 @@ import type {
 } from '@locutor/core/directory';
 import type { FirstCall, FirstCallState } from '@locutor/core/firstCalls';
 import type { Hours } from '@locutor/core/hours';
-import type { Rehearsal } from '@locutor/core/rehearsals';
+import type { Finding } from '@locutor/core/proof';
+import type { Rehearsal, Rehearsed } from '@locutor/core/rehearsals';
 import type { Budget, Cost, Rates } from '@locutor/core/cost';
 import type {
   AnsweredFigures,
@@ -29,7 +30,7 @@ import type {
 import type { Unpressed } from '@locutor/core/line';
 import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
 import type { LoggedCaller } from '@locutor/core/whatIf';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
 import { api } from './client';
 
@@ -57,7 +58,7 @@ export interface Airing {
   readonly at: number;
   readonly by: string;
   readonly note: string;
-  readonly how: 'now' | 'planned' | 'putBack';
+  readonly how: 'now' | 'planned' | 'putBack' | 'putBackPlanned';
 }
 
 export interface Version {
@@ -97,12 +98,22 @@ export type KeptRehearsal = Rehearsal & Revised;
 
 /** What is to go on air later. */
 export interface Planned extends Revised {
+  /** The earlier version that goes back on air; null where it is the draft. */
+  readonly versionId: string | null;
   readonly at: number;
   readonly by: string;
   readonly note: string;
   readonly madeAt: number;
   readonly draftRevision: number;
   readonly problem: string | null;
+}
+
+/** What an earlier version needs before it goes back on air: findings and rehearsals that nobody has said yes to. */
+export interface Standing {
+  readonly findings: readonly (Finding & { readonly says: string; readonly why: string; readonly advice: string })[];
+  readonly broken: readonly { readonly rehearsal: KeptRehearsal; readonly run: Rehearsed }[];
+  /** How many rehearsals there are. */
+  readonly rehearsals: number;
 }
 
 /** A line of a version's checklist, and how it went. */
@@ -226,6 +237,15 @@ export const useVersion = (lineId: LineId, id: string | null | undefined): Whole
   useSWR<WholeVersion>(id ? `/api/lines/${lineId}/versions/${id}` : null, api).data;
 export const useAccepted = (lineId: LineId): readonly AcceptedFinding[] =>
   useSWR<readonly AcceptedFinding[]>(`/api/lines/${lineId}/proof/accepted`, api).data ?? none;
+/** What stands between an earlier version and going back on air, as things are now; read again when somebody says yes. */
+export function useStanding(lineId: LineId, versionId: string | undefined) {
+  const accepted = useAccepted(lineId);
+  const path = `/api/lines/${lineId}/versions/${versionId}/standing`;
+  const standing = useSWR<Standing, Error>(versionId ? path : null, api);
+  const { mutate } = standing;
+  useEffect(() => void mutate(), [accepted, mutate]);
+  return standing;
+}
 /** Names of people who have left. */
 export const useLeavers = (): readonly string[] => useSWR<readonly string[]>('/api/leavers', api).data ?? none;
 /** Of no line there are none. */

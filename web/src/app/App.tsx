@@ -53,6 +53,7 @@ export function App() {
               <Route path="on-air" element={<screens.OnAir />} />
               <Route path="versions" element={<screens.Versions />} />
               <Route path="versions/:versionId" element={<screens.OneVersion />} />
+              <Route path="versions/:versionId/put-back" element={<screens.PutBack />} />
               <Route path="first-calls/:versionId?" element={<screens.FirstCalls />} />
               <Route path="*" element={<Navigate to="/today" replace />} />
             </Route>

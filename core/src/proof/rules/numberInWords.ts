@@ -1,3 +1,4 @@
+import type { Language } from '../../line';
 import { rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
 import { spokenTexts, type SpokenText } from '../spokenTexts';
@@ -14,8 +15,14 @@ export const numberInWords: Rule<'numberInWords'> = {
     }),
 };
 
-const own =
-  /\b(?:you\s+(?:have|['’]ve)\s+reached|our\s+(?:new\s+|main\s+|direct\s+)?(?:phone\s+|telephone\s+)?number\s+is|call(?:\s+us)?(?:\s+back)?\s+(?:at|on)|(?:reach|ring|phone)\s+us\s+(?:at|on))\s+(\+?[\d][\d\s().-]{5,18}\d)/giu;
+/** What comes before a number that is said to be the business's own, in each language; which one words are in need not be known. */
+const leads: Readonly<Record<Language, string>> = {
+  en: "you\\s+(?:have|['’]ve)\\s+reached|our\\s+(?:new\\s+|main\\s+|direct\\s+)?(?:phone\\s+|telephone\\s+)?number\\s+is|call(?:\\s+us)?(?:\\s+back)?\\s+(?:at|on)|(?:reach|ring|phone)\\s+us\\s+(?:at|on)",
+  fr: '(?:appelez|rappelez|joignez|contactez)[-\\s]nous\\s+au|nous\\s+(?:appeler|joindre|rappeler)\\s+au|notre\\s+num[ée]ro\\s+est(?:\\s+le)?',
+  es: '(?:ll[áa]menos|ll[áa]manos|llamarnos|cont[áa]ctenos)\\s+al|nuestro\\s+(?:n[úu]mero|tel[ée]fono)\\s+es(?:\\s+el)?',
+  de: '(?:erreichen\\s+(?:Sie\\s+)?uns|rufen\\s+Sie(?:\\s+uns)?)\\s+(?:\\p{L}+\\s+)?unter(?:\\s+der(?:\\s+Telefon|\\s+)nummer)?|unsere\\s+(?:Telefon|Ruf)?nummer\\s+(?:ist|lautet)(?:\\s+die)?',
+};
+const own = new RegExp(`(?<!\\p{L})(?:${Object.values(leads).join('|')})\\s+(\\+?\\d[\\d\\s/().-]{5,18}\\d)`, 'giu');
 
 const ownNumbersIn = rememberBy(({ words }: SpokenText) =>
   [...words.matchAll(own)].map(([, said = '']) => said.trim()),

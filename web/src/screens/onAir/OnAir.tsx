@@ -1,22 +1,19 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { brokenKey, describeExpectation } from '@locutor/core/rehearsals';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { faultsIn } from '@locutor/core/proof';
-import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useSWRConfig } from 'swr';
-import { api, wordsOf } from '../../api/client';
-import { useGreetings, useOnAir, usePlanned } from '../../api/resources';
+import { useGreetings, useOnAir } from '../../api/resources';
 import { useDraft, useDraftTools } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
 import { useOpenFindings, useUnanswered } from '../../draft/useFindings';
-import { AcceptFinding } from '../../parts/AcceptFinding';
-import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
 import { FindingRow } from '../proof/Proof';
-import { TwoTraces } from '../rehearsals/TwoTraces';
 import { useBroken, useRuns } from '../rehearsals/useRuns';
+import { BrokenRehearsal } from './BrokenRehearsal';
+import { Part } from './Part';
+import { PlannedNote } from './PlannedNote';
+import { stopsInWords } from './stopsInWords';
 import { TwoVersions } from './TwoVersions';
 import { WhenForm } from './WhenForm';
 
@@ -56,81 +53,11 @@ export default function OnAir() {
   );
 }
 
-function Part({
-  number,
-  title,
-  id,
-  children,
-}: {
-  readonly number: number;
-  readonly title: string;
-  readonly id?: string;
-  readonly children: ReactNode;
-}) {
-  return (
-    <Box as="section" aria-label={title} mt="5">
-      <Heading as="h2" id={id} fontSize="15px" fontWeight="600" mb="1.5">
-        <Text as="span" fontFamily="mono" color="quiet" fontWeight="400" mr="2">
-          {number}
-        </Text>
-        {title}
-      </Heading>
-      {children}
-    </Box>
-  );
-}
-
-/** What stands in the way of going on air, in a sentence; null for nothing. */
 function useStops(): string | null {
   const faults = faultsIn(useOpenFindings()).length;
   const cautions = useUnanswered().length;
   const broken = useBroken().filter(({ hasYes }) => !hasYes).length;
-  if (faults > 0) return 'Mend the faults first; the draft is kept meanwhile.';
-  if (cautions + broken === 0) return null;
-  const what = [
-    ...(cautions > 0 ? [cautions === 1 ? 'one caution' : `${cautions} cautions`] : []),
-    ...(broken > 0 ? [broken === 1 ? 'one rehearsal' : `${broken} rehearsals`] : []),
-  ];
-  return `Say yes to ${what.join(' and ')} first, or mend them.`;
-}
-
-/** What is planned, or why it did not go on air. */
-function PlannedNote() {
-  const { line } = useDraftTools();
-  const planned = usePlanned(line.id);
-  const now = useNow(15_000);
-  const { mutate } = useSWRConfig();
-  if (!planned) return null;
-  const cancel = async (): Promise<void> => {
-    try {
-      await api(`/api/lines/${line.id}/planned`, { method: 'DELETE' });
-      await mutate(`/api/lines/${line.id}/planned`);
-      tellDone('Nothing is planned any more. The draft is as it was.');
-    } catch (error) {
-      tellProblem(wordsOf(error));
-    }
-  };
-  return (
-    <Flex bg="sunk" borderRadius="md" p="3" gap="3" align="baseline" wrap="wrap" role="region" aria-label="Planned">
-      <Text flex="1 1 320px">
-        {planned.problem ? (
-          <>
-            <b>It did not go on air</b> at {showWhen(planned.at, line.timeZone, now)}. {planned.problem}
-          </>
-        ) : (
-          <>
-            The draft of revision {planned.draftRevision} goes on air at{' '}
-            <b>{showWhen(planned.at, line.timeZone, now)}</b>, planned by {planned.by}
-            {planned.note && `: “${planned.note}”`}. It is checked again then. Edits made since are not in it unless you
-            plan it again.
-          </>
-        )}
-      </Text>
-      <Button size="xs" variant="outline" bg="sheet" onClick={() => void cancel()}>
-        {planned.problem ? 'Put it away' : 'Cancel it'}
-      </Button>
-    </Flex>
-  );
+  return stopsInWords({ faults, cautions, broken });
 }
 
 function Changes() {
@@ -198,7 +125,6 @@ function Findings() {
 const mostBrokenShown = 5;
 
 function RehearsalsSaid() {
-  const { names } = useDraftTools();
   const { all } = useRuns();
   const broken = useBroken();
   const open = broken.filter(({ hasYes }) => !hasYes);
@@ -221,19 +147,7 @@ function RehearsalsSaid() {
           : `${open.length} of ${all.length} no longer hold.`}
       </Text>
       {open.slice(0, mostBrokenShown).map(({ rehearsal, run }) => (
-        <Box key={rehearsal.id} py="2" borderTopWidth="1px" borderColor="hairline">
-          <Text fontWeight="500">{rehearsal.name}</Text>
-          <Text fontSize="13px">
-            It no longer{' '}
-            {run?.failed
-              .flatMap((index) => rehearsal.expects[index] ?? [])
-              .map((expected) => describeExpectation(expected, names))
-              .join(', ')}
-            .
-          </Text>
-          {run && <AcceptFinding accepts={brokenKey(run)} grade="caution" />}
-          {run && <TwoTraces was={rehearsal.was} run={run} />}
-        </Box>
+        <BrokenRehearsal key={rehearsal.id} rehearsal={rehearsal} run={run} />
       ))}
       {open.length > mostBrokenShown && (
         <Text asChild color="petrol.fg" textDecoration="underline">

@@ -3,7 +3,7 @@ import { clockReading, instantOf } from '@locutor/core/hours';
 import type { QuietHour } from '@locutor/core/traffic';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePlanned, useQuietHours } from '../../api/resources';
+import { usePlanned, useQuietHours, type Version } from '../../api/resources';
 import { useDraftTools } from '../../draft/DraftProvider';
 import { showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
@@ -16,17 +16,19 @@ type When = 'now' | 'quiet' | 'quietOpen' | 'time';
 interface Props {
   /** What stands in the way; null for nothing. */
   readonly stops: string | null;
-  /** Whether the draft is what is on air. */
+  /** Whether it is what is on air. */
   readonly isSame: boolean;
+  /** The earlier version that goes back on air; the draft goes there when left out. */
+  readonly version?: Pick<Version, 'id' | 'number'>;
 }
 
 /** When it goes on air, who does it, a note; then progress, or why not, which stay when nothing more is to be put on air. */
-export function WhenForm({ stops, isSame }: Props) {
+export function WhenForm({ stops, isSame, version }: Props) {
   const { line } = useDraftTools();
   const quiet = useQuietHours(line.id);
   const planned = usePlanned(line.id);
   const now = useNow(30_000);
-  const { state, putOnAir, plan, cancel } = useAiring();
+  const { state, putOnAir, plan, cancel } = useAiring(version?.id ?? null);
   const [when, setWhen] = useState<When>('now');
   const [reading, setReading] = useState(() => clockReading(Date.now() + 3_600_000, line.timeZone).slice(0, 16));
   const [note, setNote] = useState('');
@@ -52,7 +54,9 @@ export function WhenForm({ stops, isSame }: Props) {
   if (isSame && !isWorking) {
     return (
       <>
-        <Text color="quiet">There is nothing to put on air: the draft is what callers hear.</Text>
+        <Text color="quiet">
+          There is nothing to put on air: {version ? `version ${version.number}` : 'the draft'} is what callers hear.
+        </Text>
         <Progress state={state} />
       </>
     );
@@ -109,7 +113,13 @@ export function WhenForm({ stops, isSame }: Props) {
           colorPalette="petrol"
           disabled={stops !== null || isWorking || (when !== 'now' && at === undefined)}
         >
-          {when === 'now' ? 'Put on air now' : planned ? 'Change what is planned' : 'Plan it'}
+          {when === 'now'
+            ? version
+              ? 'Put back on air now'
+              : 'Put on air now'
+            : planned
+              ? 'Change what is planned'
+              : 'Plan it'}
         </Button>
         {cancel && (
           <Button variant="outline" onClick={cancel}>

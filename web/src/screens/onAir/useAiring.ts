@@ -15,8 +15,8 @@ export type Airing =
   | { readonly type: 'refused'; readonly says: string }
   | { readonly type: 'done'; readonly version: Version };
 
-/** Puts the draft on air, now or at a time. */
-export function useAiring() {
+/** Puts the draft on air, now or at a time; or an earlier version back. */
+export function useAiring(versionId: string | null) {
   const { line, store } = useDraftTools();
   const { mutate } = useSWRConfig();
   const [state, setState] = useState<Airing>({ type: 'idle' });
@@ -32,14 +32,18 @@ export function useAiring() {
       mutate(`${path}/rehearsals`),
     ]);
 
+  const back = versionId === null ? null : `${path}/versions/${versionId}`;
+
+  /** What is put on air; of the draft what was seen of it. */
+  const candidate = async (): Promise<object> => (back ? {} : { draftRevision: await store.saveNow() });
+
   const putOnAir = async (by: string, note: string): Promise<void> => {
     rememberWho(by);
     setState({ type: 'working', stage: 'saving' });
     try {
-      const draftRevision = await store.saveNow();
       const asked = askInStages<Version, AiringStage>(
-        `${path}/versions`,
-        JSON.stringify({ draftRevision, replaces, by, note }),
+        back ? `${back}/put-back` : `${path}/versions`,
+        JSON.stringify({ ...(await candidate()), replaces, by, note }),
         (stage) => setState({ type: 'working', stage }),
       );
       setWork(asked);
@@ -57,9 +61,9 @@ export function useAiring() {
   const plan = async (at: number, by: string, note: string, from: Planned | null): Promise<boolean> => {
     rememberWho(by);
     try {
-      const draftRevision = await store.saveNow();
       const revision = from ? { revision: from.revision } : {};
-      await api(`${path}/planned`, { method: 'PUT', body: { draftRevision, at, by, note, ...revision } });
+      const body = { ...(await candidate()), at, by, note, ...revision };
+      await api(`${back ?? path}/planned`, { method: 'PUT', body });
       await mutate(`${path}/planned`);
       setState({ type: 'idle' });
       return true;

@@ -5,12 +5,10 @@ import {
   consequenceWords,
   describeFinding,
   grades,
-  gradeWords,
   whyItMatters,
   type Finding,
   type Grade,
 } from '@locutor/core/proof';
-import { CircleAlert, Info, Lightbulb } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAccepted, useOnAir } from '../../api/resources';
@@ -19,7 +17,7 @@ import { useAirFindings, useFindings, useOpenFindings } from '../../draft/useFin
 import { AcceptedWords, AcceptFinding } from '../../parts/AcceptFinding';
 import { FixButton } from '../../parts/FixButton';
 import { ScreenHead } from '../../parts/ScreenHead';
-import { findingLink } from '../script/findingSheet';
+import { FindingLine } from './FindingLine';
 
 /** What the proof finds, by what comes of it for callers; settled things at the end. */
 export default function Proof() {
@@ -132,64 +130,33 @@ function OnAir() {
       </Text>
       <Box as="ul" listStyleType="none">
         {findings.map((finding) => (
-          <Flex
-            as="li"
+          <FindingLine
             key={finding.key}
-            gap="3"
-            py="2.5"
-            borderTopWidth="1px"
-            borderColor="hairline"
-            align="flex-start"
-          >
-            <Grade grade={finding.grade} />
-            <Box flex="1" minW="0">
-              <Text fontWeight="500">{describeFinding(finding, onAir.attendant, names)}</Text>
-              <Text color="quiet" fontSize="13px">
-                {whyItMatters(finding.rule)} {adviseOn(finding)}
-              </Text>
-            </Box>
-            <Text asChild color="petrol.fg" fontWeight="500" flexShrink="0">
-              <Link to={findingLink(finding)}>Open it</Link>
-            </Text>
-          </Flex>
+            grade={finding.grade}
+            at={finding.at}
+            says={describeFinding(finding, onAir.attendant, names)}
+            why={`${whyItMatters(finding.rule)} ${adviseOn(finding)}`}
+          />
         ))}
       </Box>
     </Box>
   );
 }
 
-function Grade({ grade }: { readonly grade: Grade }) {
-  const Icon = icons[grade];
-  return (
-    <Flex w="84px" flexShrink="0" gap="1.5" align="center" fontWeight={grade === 'fault' ? 600 : 400}>
-      <Icon size={15} aria-hidden /> {gradeWords[grade]}
-    </Flex>
-  );
-}
-
-const icons = { fault: CircleAlert, caution: Info, tip: Lightbulb } as const;
-
 /** What was found, why it matters, what to do, and the next click. */
 export function FindingRow({ finding }: { readonly finding: Finding }) {
   const { attendant, names } = useDraft();
   const { grade, rule, key } = finding;
   return (
-    <Flex as="li" gap="3" py="2.5" borderTopWidth="1px" borderColor="hairline" align="flex-start">
-      <Grade grade={grade} />
-      <Box flex="1" minW="0">
-        <Text fontWeight="500">{describeFinding(finding, attendant, names)}</Text>
-        <Text color="quiet" fontSize="13px">
-          {whyItMatters(rule)}
-        </Text>
-        <Box mt="1">
-          {adviseOn(finding)} <FixButton finding={finding} />
-          {grade !== 'fault' && <AcceptFinding accepts={key} grade={grade} />}
-        </Box>
-      </Box>
-      <Text asChild color="petrol.fg" fontWeight="500" flexShrink="0">
-        <Link to={findingLink(finding)}>Open it</Link>
-      </Text>
-    </Flex>
+    <FindingLine
+      grade={grade}
+      at={finding.at}
+      says={describeFinding(finding, attendant, names)}
+      why={whyItMatters(rule)}
+    >
+      {adviseOn(finding)} <FixButton finding={finding} />
+      {grade !== 'fault' && <AcceptFinding accepts={key} grade={grade} />}
+    </FindingLine>
   );
 }
 

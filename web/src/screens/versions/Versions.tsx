@@ -1,17 +1,13 @@
 import { Box, Button, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useSWRConfig } from 'swr';
-import { api, wordsOf } from '../../api/client';
 import { useVersion, useVersions, type Airing, type Version, type WholeVersion } from '../../api/resources';
 import { useDraft, useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { Lamp } from '../../parts/Lamp';
-import { tellDone, tellProblem } from '../../parts/notices';
 import { ScreenHead } from '../../parts/ScreenHead';
 import { showWhen } from '../../parts/time';
 import { useNow } from '../../parts/useNow';
-import { rememberWho, whoIsIt } from '../../parts/who';
 import { TwoVersions, type Side } from '../onAir/TwoVersions';
 
 /** Everything that was ever on air: when, by whom and why; any two compared, any one looked at, put back or exported. */
@@ -42,19 +38,8 @@ export default function Versions() {
 
 function Row({ version }: { readonly version: Version }) {
   const { line } = useDraftTools();
-  const { mutate } = useSWRConfig();
   const now = useNow(60_000);
   const { id, number, onAir, airings, onAirAt } = version;
-  const putBack = async (): Promise<void> => {
-    try {
-      rememberWho(whoIsIt());
-      await api(`/api/lines/${line.id}/versions/${id}/put-back`, { method: 'POST', body: { by: whoIsIt() } });
-      await Promise.all([mutate('/api/lines'), mutate(`/api/lines/${line.id}/versions`)]);
-      tellDone(`Version ${number} is back on air. The draft stays as it is.`);
-    } catch (error) {
-      tellProblem(wordsOf(error));
-    }
-  };
   return (
     <Flex
       as="li"
@@ -97,8 +82,8 @@ function Row({ version }: { readonly version: Version }) {
           </a>
         </Button>
         {!onAir && (
-          <Button size="xs" variant="outline" bg="sheet" onClick={() => void putBack()}>
-            Put back on air
+          <Button asChild size="xs" variant="outline" bg="sheet">
+            <Link to={`/versions/${id}/put-back`}>Put back on air …</Link>
           </Button>
         )}
       </Flex>
@@ -110,6 +95,7 @@ const howWords: Readonly<Record<Airing['how'], string>> = {
   now: 'put on air',
   planned: 'put on air as planned',
   putBack: 'put back on air',
+  putBackPlanned: 'put back on air as planned',
 };
 
 const draftSide = 'draft';
