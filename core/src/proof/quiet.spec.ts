@@ -1,6 +1,16 @@
 import { boxDefaults, boxId, queueId, type Queue } from '../directory';
-import { applyEdit, newAnnouncement, sheetId, type Edit, type Path, type WordsPart } from '../line';
-import { closedId, fuelId, launchQueue, noor, ringFor, welcomeId } from '../testing/boatyard';
+import {
+  applyEdit,
+  newAnnouncement,
+  ringDefaults,
+  sheetId,
+  slotOfRule,
+  type Attendant,
+  type Edit,
+  type Path,
+  type WordsPart,
+} from '../line';
+import { closedId, fuelId, launchQueue, noor, ringFor, shedLine, slipHolders, welcomeId } from '../testing/boatyard';
 import { onKey1 } from '../testing/flaws';
 import { heardBox, holidayHours, leaveMessage, soundAttendant, soundSubject } from '../testing/soundOffice';
 import { proof, type ProofSubject } from '.';
@@ -187,5 +197,67 @@ describe('sentences that are not so', () => {
       rulesFor(long, { mostAloneSeconds }).map((found) => found.split(' ')[1]);
     expect(rules(180)).toEqual(['longAlone']);
     expect(rules(600)).toEqual([]);
+  });
+});
+
+describe('lines and lists', () => {
+  const { line, lines } = soundSubject();
+  const numberOfShed = '+12075550155';
+  const shed = (path: Path): Partial<ProofSubject> => {
+    const onAir = applyEdit(soundAttendant, { type: 'setPath', slot: { type: 'otherwise' }, path });
+    const rung = onAir.answering.rules.reduce<Attendant>(
+      (attendant, rule) => applyEdit(attendant, { type: 'setPath', slot: slotOfRule(rule), path }),
+      onAir,
+    );
+    return { lines: [...lines, { ...line, id: shedLine, name: 'Shed', number: numberOfShed, onAir: rung }] };
+  };
+  const call = (number: string): Path[number] =>
+    ({ ...ringDefaults, type: 'ringOutside', to: { type: 'number', number }, seconds: 20, accept: false }) as never;
+  const toShed: Edit = { type: 'setPath', slot: { type: 'otherwise' }, path: [call(numberOfShed), ...leaveMessage] };
+
+  it('that ring each other by their numbers are found, whoever they would ring after that', () => {
+    expect(rulesFor([toShed], shed([call(line.number), ...leaveMessage]))).toContainEqual(
+      expect.stringMatching(/^fault lineCircle/),
+    );
+    expect(rulesFor([toShed], shed([ringFor(noor.id, 20), call(line.number), ...leaveMessage]))).not.toContainEqual(
+      expect.stringContaining('lineCircle'),
+    );
+  });
+
+  it('that ring desks at night for callers on a list are found; a mobile after that is enough', () => {
+    const slot = { type: 'callers', callerListId: slipHolders.id } as const;
+    const list: Edit = { type: 'addRule', rule: { type: 'callers', callerListId: slipHolders.id, path: [] } } as never;
+    const listed = (...path: Path): readonly string[] =>
+      rulesFor([list, { type: 'setPath', slot, path: [...path, ...leaveMessage] }], { callerLists: [slipHolders] });
+    expect(listed(ringFor(noor.id, 20))).toEqual([expect.stringMatching(/^caution closedOffice/)]);
+    expect(listed(ringFor(noor.id, 20), call('+12075550163'))).toEqual([]);
+  });
+});
+
+describe('a sheet that says it is closed', () => {
+  const toWelcome: Edit = {
+    type: 'setPath',
+    slot: { type: 'otherwise' },
+    path: [{ type: 'goTo', sheetId: welcomeId }],
+  };
+  const read = (edits: readonly Edit[]) => proof(soundSubject(edits.reduce(applyEdit, soundAttendant)));
+
+  it('and that nobody hears is put in its place by the fix, which takes nothing away', () => {
+    const found = read([toWelcome]).find(({ rule }) => rule === 'closedUnheard');
+    expect(found).toMatchObject({ at: { type: 'sheet', sheetId: closedId }, facts: { instead: 'Welcome' } });
+    if (!found?.fix) throw new Error('There is no fix');
+    expect(read([toWelcome, found.fix])).toEqual([]);
+  });
+
+  it('for the switch, beside one that answers while it is closed, is not thrown away by a fix', () => {
+    const storm = {
+      ...newAnnouncement(extra, 'Storm'),
+      words: 'We are closed because of the storm.',
+      afterPath: leaveMessage,
+    };
+    const found = read([{ type: 'addSheet', sheet: storm }]);
+    expect(found.map(({ rule, fix }) => [rule, fix])).toEqual([['unreached', undefined]]);
+    const switched = { to: { type: 'sheet' as const, sheetId: extra }, words: '' };
+    expect(rulesFor([{ type: 'addSheet', sheet: storm }], { switched })).toEqual([]);
   });
 });

@@ -12,6 +12,7 @@ import { emergencyNumber } from './rules/emergencyNumber';
 import { listNowhere } from './rules/listNowhere';
 import { listEmpty } from './rules/listEmpty';
 import { blocksAll } from './rules/blocksAll';
+import { closedUnheard } from './rules/closedUnheard';
 import { switchNowhere } from './rules/switchNowhere';
 import { serviceEnds } from './rules/serviceEnds';
 import { boxUnheard } from './rules/boxUnheard';
@@ -112,6 +113,7 @@ export const rules = [
   outOfService,
   lineNotOnAir,
   switchNowhere,
+  closedUnheard,
   ownVoicemail,
   closedOffice,
   ringsForEver,

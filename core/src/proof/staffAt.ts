@@ -22,9 +22,14 @@ export function reachedRings(subject: ProofSubject): readonly ReachedRing[] {
   return ringsReached(callsOf(subject));
 }
 
-const ringsReached = rememberBy(({ answered }: Calls): readonly ReachedRing[] => {
+const ringsReached = rememberBy(({ answered, listed }: Calls): readonly ReachedRing[] => {
   const reached = new Map<string, ReachedRing>();
-  for (const { moments, closed, reach } of answered) {
+  // Callers on a list may call at any time.
+  const always = {
+    moments: answered.flatMap(({ moments }) => moments),
+    closed: answered.flatMap(({ closed }) => closed),
+  };
+  for (const { moments, closed, reach } of [...answered, ...listed.map((reach) => ({ ...always, reach }))]) {
     const met = new Set<string>();
     for (const { slot, stepIndex, step } of choicesIn(reach).flatMap(({ leg }) => leg.steps)) {
       if (!isRinging(step)) continue;

@@ -143,6 +143,16 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     edits: [onKey1({ ...ringDefaults, type: 'ringOperator' }, ...leaveMessage)],
     says: 'Key 1 of Welcome rings the operator, and nobody is named as that.',
   },
+  closedUnheard: {
+    edits: [
+      {
+        type: 'addSheet',
+        sheet: { ...newAnnouncement(submenu, 'Night'), words: 'We are closed now.', afterPath: leaveMessage },
+      },
+      words(closedId, 'openingWords', 'Thank you for calling Larkspur Cove Boatyard.'),
+    ],
+    says: 'Night says that you are closed, and nobody hears it: After hours answers then.',
+  },
   switchNowhere: {
     office: { switched: { to: { type: 'sheet', sheetId: sheetId.create('storm') }, words: '' } },
     says: 'The switch is on and leads to a sheet that this script does not have.',

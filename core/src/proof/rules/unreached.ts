@@ -1,37 +1,23 @@
-import {
-  pathGraph,
-  reachedIn,
-  sheetOfSlot,
-  slotOfFallback,
-  slotOfRule,
-  usesOf,
-  type Attendant,
-  type PathGraph,
-  type Slot,
-} from '../../line';
-import { remember } from '../remember';
-import type { Found, Rule } from '../rule';
+import { usesOf } from '../../line';
+import { placeKey, type Found, type Rule } from '../rule';
+import { closedUnheard } from './closedUnheard';
+import { saysClosed, unreachedSheets } from '../unreachedSheets';
 
-/** A sheet that nothing leads to, not even the switch. */
+/** A sheet that nothing leads to; one that ought to answer is a matter of its own. */
 export const unreached: Rule<'unreached'> = {
   name: 'unreached',
   grade: 'caution',
   consequence: 'office',
-  find: ({ attendant, switched }) => {
-    const bySwitch = switched?.to.type === 'sheet' ? switched.to.sheetId : null;
-    const reached = reachedSheets(pathGraph(attendant), attendant.fallbacks, attendant.answering.rules);
-    return attendant.sheets
-      .filter(({ id }) => !reached.has(id) && id !== bySwitch)
-      .map(({ id }): Found => {
-        const isFree = attendant.sheets.length > 1 && usesOf(attendant, id).length === 0;
-        return { at: { type: 'sheet', sheetId: id }, ...(isFree && { fix: { type: 'removeSheet', sheetId: id } }) };
-      });
+  find: (subject) => {
+    const { attendant } = subject;
+    const told = new Set(closedUnheard.find(subject).map(({ at }) => placeKey(at)));
+    return unreachedSheets(subject).flatMap((sheet): Found[] => {
+      const at = { type: 'sheet', sheetId: sheet.id } as const;
+      if (told.has(placeKey(at))) return [];
+      // What says that it is closed waits for the switch, perhaps: it is not to be thrown away by a click.
+      const isFree =
+        attendant.sheets.length > 1 && usesOf(attendant, sheet.id).length === 0 && !saysClosed(sheet, attendant);
+      return [{ at, ...(isFree && { fix: { type: 'removeSheet', sheetId: sheet.id } }) }];
+    });
   },
 };
-
-const reachedSheets = remember(
-  (graph: PathGraph, fallbacks: Attendant['fallbacks'], rules: Attendant['answering']['rules']) => {
-    const begins: readonly Slot[] = [...rules.map(slotOfRule), { type: 'otherwise' }, ...fallbacks.map(slotOfFallback)];
-    return new Set(reachedIn(graph, begins).flatMap(({ slot }) => sheetOfSlot(slot) ?? []));
-  },
-);

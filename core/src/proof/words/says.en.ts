@@ -28,6 +28,8 @@ export const says: Readonly<Record<RuleName, Says>> = {
   ownNumber: (where) => `${where} calls this line’s own number.`,
   lineOutOfService: () => 'The line is not in service today.',
   lineAway: (where) => `${where} hands over to a line that is not in service today.`,
+  closedUnheard: (where, { instead }) =>
+    `${where} says that you are closed, and nobody hears it: ${instead === '' ? 'something else' : instead} answers then.`,
   switchNowhere: () => 'The switch is on and leads to a sheet that this script does not have.',
   nobodyWorking: (where) => `${where} rings people of whom nobody works at the times it is reached.`,
   noWayToPerson: (where) => `${where} has no way to a person while you are open.`,

@@ -7,6 +7,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   notChosen: 'The step is passed over: callers do not get what they were promised.',
   toDeleted: 'The step is passed over, so callers do not get what they were promised.',
   noOperator: 'Nothing rings: callers who want somebody are passed on at once.',
+  closedUnheard: 'Callers who ring while you are closed are not told so, and wait for people who are not there.',
   switchNowhere:
     'Until the switch ends, callers would hear what answers by the hours, not what somebody chose for now.',
   nobodyThere: 'Nothing rings: nobody will ever pick up there.',
