@@ -63,7 +63,7 @@ const reckon = rememberBy(({ attendant }: PathGraph, parts: TrialParts, answerin
 
 /** What comes of calls at moments at which the same answers, once for all at which the same people are there. */
 function byWhoIsThere(
-  { slot, moments, closed, open }: AnsweringAt,
+  { slot, moments, usual, closed, open }: AnsweringAt,
   { answering }: Attendant,
   { hours, line }: TrialParts,
   tries: Explorer,
@@ -75,13 +75,14 @@ function byWhoIsThere(
     if (known) known.push(atMs);
     else found.set(there, [atMs]);
   }
-  const [isClosed, isOpen] = [new Set(closed), new Set(open)];
+  const [isUsual, isClosed, isOpen] = [new Set(usual), new Set(closed), new Set(open)];
   return [...found.values()].map((alike) => {
     const atMs = alike[0] ?? 0;
     const answer = answersAt(answering.rules, hours, zoneOf(line), atMs);
     return {
       slot,
       moments: alike,
+      usual: alike.filter((each) => isUsual.has(each)),
       closed: alike.filter((each) => isClosed.has(each)),
       open: alike.filter((each) => isOpen.has(each)),
       reach: tries.explore(answer, atMs),

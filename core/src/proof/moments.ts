@@ -6,6 +6,7 @@ import {
   readDate,
   runningAt,
   wallInstant,
+  wallTime,
   type Hours,
   type OrderedRule,
   type TimeZone,
@@ -19,6 +20,8 @@ import type { ProofSubject } from './rule';
 export interface AnsweringAt {
   readonly slot: Slot;
   readonly moments: readonly number[];
+  /** Those of the regular weeks ahead, without special dates. */
+  readonly usual: readonly number[];
   /** Those at which no period of the line's hours runs. */
   readonly closed: readonly number[];
   /** Those at which the first period, such as Open, runs. */
@@ -37,15 +40,19 @@ export function answeringMoments({ attendant, hours, line, today }: ProofSubject
 
 const momentsOf = remember(
   (rules: readonly OrderedRule[], hours: Hours, zone: TimeZone, today: string): readonly AnsweringAt[] => {
-    const found = new Map<string, { slot: Slot; moments: number[]; closed: number[]; open: number[] }>();
+    const found = new Map<
+      string,
+      { slot: Slot; moments: number[]; usual: number[]; closed: number[]; open: number[] }
+    >();
     const first = hours.periods[0]?.id;
-    for (const atMs of instants(rules, hours, zone, today)) {
+    for (const { atMs, isUsual } of instants(rules, hours, zone, today)) {
       const slot = slotOfAnswer(answersAt(rules, hours, zone, atMs));
       const key = slotKey(slot);
-      const known = found.get(key) ?? { slot, moments: [], closed: [], open: [] };
+      const known = found.get(key) ?? { slot, moments: [], usual: [], closed: [], open: [] };
       found.set(key, known);
       const { spans } = runningAt(hours, zone, atMs);
       known.moments.push(atMs);
+      if (isUsual) known.usual.push(atMs);
       if (spans.length === 0) known.closed.push(atMs);
       if (spans.some(({ periodId }) => periodId === first)) known.open.push(atMs);
     }
@@ -54,7 +61,12 @@ const momentsOf = remember(
 );
 
 /** The beginning, the middle and the end of whatever answers in the weeks ahead, and the same of special dates. */
-function instants(rules: readonly OrderedRule[], hours: Hours, zone: TimeZone, today: string): readonly number[] {
+function instants(
+  rules: readonly OrderedRule[],
+  hours: Hours,
+  zone: TimeZone,
+  today: string,
+): readonly { readonly atMs: number; readonly isUsual: boolean }[] {
   const day = readDate(today) ?? 0;
   const fromMs = wallInstant(zone, day, 0);
   const regular = answerSpans(rules, hours, zone, fromMs, fromMs + weeks * 7 * dayMs).flatMap((span) => [
@@ -66,5 +78,9 @@ function instants(rules: readonly OrderedRule[], hours: Hours, zone: TimeZone, t
     const edges = dayPlan(hours, each.from).spans.flatMap(({ startMin, endMin }) => [startMin, endMin - 1]);
     return [0, 12 * 60, ...edges].map((minute) => wallInstant(zone, each.from, minute));
   });
-  return [...regular, ...special];
+  const isUsual = (atMs: number): boolean => dayPlan(hours, wallTime(zone, atMs).day).special === null;
+  return [
+    ...regular.map((atMs) => ({ atMs, isUsual: isUsual(atMs) })),
+    ...special.map((atMs) => ({ atMs, isUsual: false })),
+  ];
 }

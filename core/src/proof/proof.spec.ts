@@ -29,6 +29,7 @@ const allNames = {
   [thanksgiving.id]: 'Thanksgiving',
   'line:shed': 'Shed',
   'group:empty': 'Attic group',
+  'group:desk': 'Desk',
   'box:lonely': 'Attic',
   'special:christmas': 'Christmas',
   'special:stock': 'Stock taking',

@@ -1,4 +1,5 @@
-import { boxDefaults, boxId, queueId, type Queue } from '../directory';
+import { boxDefaults, boxId, groupId, queueId, type Group, type Queue } from '../directory';
+import { hoursId, specialDateId, type Hours, type SpecialDate } from '../hours';
 import {
   applyEdit,
   newAnnouncement,
@@ -12,7 +13,14 @@ import {
 } from '../line';
 import { closedId, fuelId, launchQueue, noor, ringFor, shedLine, slipHolders, welcomeId } from '../testing/boatyard';
 import { onKey1 } from '../testing/flaws';
-import { heardBox, holidayHours, leaveMessage, soundAttendant, soundSubject } from '../testing/soundOffice';
+import {
+  heardBox,
+  holidayHours,
+  leaveMessage,
+  soundAttendant,
+  soundSubject,
+  thanksgiving,
+} from '../testing/soundOffice';
 import { proof, type ProofSubject } from '.';
 
 const said = (sheet: typeof welcomeId, words: string, part: WordsPart = 'openingWords'): Edit => ({
@@ -259,5 +267,49 @@ describe('a sheet that says it is closed', () => {
     expect(found.map(({ rule, fix }) => [rule, fix])).toEqual([['unreached', undefined]]);
     const switched = { to: { type: 'sheet' as const, sheetId: extra }, words: '' };
     expect(rulesFor([{ type: 'addSheet', sheet: storm }], { switched })).toEqual([]);
+  });
+});
+
+describe('people who are away', () => {
+  const { groups } = soundSubject();
+  const [open] = holidayHours.periods;
+  const of = (name: string, week: Hours['week']): Hours => ({
+    ...{ ...holidayHours, id: hoursId.create(name), name, special: [], week },
+  });
+  const sundays = of('sundays', [{ periodId: open?.id ?? ('' as never), day: 7, startMin: 600, endMin: 720 }]);
+  /** One Sunday is a special date on which it is open at noon. */
+  const fair: SpecialDate = {
+    ...thanksgiving,
+    id: specialDateId.create('fair'),
+    name: 'Boat fair',
+    when: { type: 'once', from: '2026-12-06', to: '2026-12-06' },
+    hours: { type: 'times', spans: [{ periodId: open?.id, startMin: 600, endMin: 720 }] } as never,
+  };
+  const away = (members: number): Partial<ProofSubject> => {
+    const people = soundSubject().people.map((person, index) =>
+      index < members ? { ...person, hoursId: sundays.id } : person,
+    );
+    const team = people.slice(0, 4).map(({ id }) => ({ personId: id, tier: 1 }));
+    const crew = { ...(groups[0] as Group), id: groupId.create('crew'), name: 'Crew', members: team };
+    return { people, groups: [...groups, crew], allHours: [holidayHours, sundays] };
+  };
+  const ringCrew = onKey1(
+    { ...ringDefaults, type: 'ringGroup', groupId: groupId.create('crew'), seconds: null },
+    ...leaveMessage,
+  );
+  const found = (members: number, more: Partial<ProofSubject> = {}): readonly string[] =>
+    rulesFor([ringCrew], { ...away(members), ...more }).flatMap((each) => each.split(' ')[1] ?? []);
+
+  it('are spoken of when they are most of a group for most of its hours, and not when they are half', () => {
+    expect(found(2)).not.toContain('mostlyAway');
+    expect(found(3)).toContain('mostlyAway');
+  });
+
+  it('are told as nobody when all are away, whoever is there on one special date', () => {
+    const hours = { ...holidayHours, special: [thanksgiving, fair] };
+    for (const more of [{}, { hours }]) {
+      expect(found(4, more)).toContain('nobodyWorking');
+      expect(found(4, more)).not.toContain('mostlyAway');
+    }
   });
 });

@@ -13,6 +13,7 @@ import { listNowhere } from './rules/listNowhere';
 import { listEmpty } from './rules/listEmpty';
 import { blocksAll } from './rules/blocksAll';
 import { closedUnheard } from './rules/closedUnheard';
+import { mostlyAway } from './rules/mostlyAway';
 import { switchNowhere } from './rules/switchNowhere';
 import { serviceEnds } from './rules/serviceEnds';
 import { boxUnheard } from './rules/boxUnheard';
@@ -119,6 +120,7 @@ export const rules = [
   ringsForEver,
   repeatsForEver,
   keyIsFirstDigit,
+  mostlyAway,
   longAlone,
   longWait,
   noWayOut,

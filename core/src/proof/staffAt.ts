@@ -14,7 +14,7 @@ export interface ReachedRing {
   readonly stepIndex: number;
   readonly step: Extract<Step, { type: 'ring' | 'ringOperator' | 'ringGroup' | 'waitInQueue' }>;
   /** By whatever answers: the moments at which a call may come there, and those of them at which nothing runs. */
-  readonly when: readonly Pick<AnsweringAt, 'moments' | 'closed'>[];
+  readonly when: readonly Pick<AnsweringAt, 'moments' | 'usual' | 'closed'>[];
 }
 
 /** Every step that rings colleagues, with the moments of the weeks ahead at which a call may come to it. */
@@ -27,16 +27,22 @@ const ringsReached = rememberBy(({ answered, listed }: Calls): readonly ReachedR
   // Callers on a list may call at any time.
   const always = {
     moments: answered.flatMap(({ moments }) => moments),
+    usual: answered.flatMap(({ usual }) => usual),
     closed: answered.flatMap(({ closed }) => closed),
   };
-  for (const { moments, closed, reach } of [...answered, ...listed.map((reach) => ({ ...always, reach }))]) {
+  for (const { moments, usual, closed, reach } of [...answered, ...listed.map((reach) => ({ ...always, reach }))]) {
     const met = new Set<string>();
     for (const { slot, stepIndex, step } of choicesIn(reach).flatMap(({ leg }) => leg.steps)) {
       if (!isRinging(step)) continue;
       const key = `${slotKey(slot)} ${stepIndex}`;
       if (met.has(key)) continue;
       met.add(key);
-      reached.set(key, { slot, stepIndex, step, when: [...(reached.get(key)?.when ?? []), { moments, closed }] });
+      reached.set(key, {
+        slot,
+        stepIndex,
+        step,
+        when: [...(reached.get(key)?.when ?? []), { moments, usual, closed }],
+      });
     }
   }
   return [...reached.values()];

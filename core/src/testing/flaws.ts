@@ -19,6 +19,7 @@ import {
   frontDeskPath,
   fuelId,
   harbourMaster,
+  juno,
   launchQueue,
   lunch,
   mainLine,
@@ -29,6 +30,7 @@ import {
   shedLine,
   slipHolders,
   welcomeId,
+  wendell,
 } from './boatyard';
 import { heardBox, holidayHours, leaveMessage, nightHours, soundAttendant, thanksgiving } from './soundOffice';
 
@@ -60,6 +62,7 @@ export const ringGroup = (id: Group['id']): Path[number] => ({
   groupId: id,
   seconds: null,
 });
+const memberOf = ({ id }: Person): Group['members'][number] => ({ personId: id, tier: 1 });
 const emptyGroup: Group = { ...moorings, id: groupId.create('empty'), members: [] };
 const slowQueue: Queue = { ...launchQueue, id: queueId.create('slow'), longestWaitSeconds: 300 };
 const closedQueue: Queue = { ...launchQueue, id: queueId.create('closed'), exitKey: null };
@@ -152,6 +155,18 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
       words(closedId, 'openingWords', 'Thank you for calling Larkspur Cove Boatyard.'),
     ],
     says: 'Night says that you are closed, and nobody hears it: After hours answers then.',
+  },
+  mostlyAway: {
+    office: {
+      people: [noor, priya, { ...juno, hoursId: nightHours.id }, { ...wendell, hoursId: nightHours.id }],
+      allHours: [holidayHours, nightHours],
+      groups: [
+        moorings,
+        { ...moorings, id: groupId.create('desk'), name: 'Desk', members: [noor, juno, wendell].map(memberOf) },
+      ],
+    },
+    edits: [onKey1(ringGroup(groupId.create('desk')), ...leaveMessage)],
+    says: 'Most of Desk are away in 48 of its 48 open hours a week.',
   },
   switchNowhere: {
     office: { switched: { to: { type: 'sheet', sheetId: sheetId.create('storm') }, words: '' } },

@@ -1,5 +1,5 @@
 import type { Rule } from '../rule';
-import { reachedRings, someoneWorks } from '../staffAt';
+import { reachedRings, someoneWorks, type ReachedRing } from '../staffAt';
 
 /** A step that rings people of whom nobody works at any time at which a call comes to it. */
 export const nobodyWorking: Rule<'nobodyWorking'> = {
@@ -8,6 +8,12 @@ export const nobodyWorking: Rule<'nobodyWorking'> = {
   consequence: 'lost',
   find: (subject) =>
     reachedRings(subject)
-      .filter(({ step, when }) => !when.some(({ moments }) => someoneWorks(subject, step, moments)))
+      .filter(({ step, when }) => !someoneWorks(subject, step, momentsOf(when)))
       .map(({ slot, stepIndex }) => ({ at: { type: 'path', slot, stepIndex } })),
 };
+
+/** That somebody is there on a special date excuses nothing, where calls come on other days as well. */
+function momentsOf(when: ReachedRing['when']): readonly number[] {
+  const usual = when.flatMap((each) => each.usual);
+  return usual.length > 0 ? usual : when.flatMap(({ moments }) => moments);
+}

@@ -10,6 +10,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   toDeleted: 'Choose something else in that step, or remove it.',
   noOperator: 'Name a person or a group as the operator under Lines.',
   closedUnheard: 'Let it answer when nothing else does, under Hours.',
+  mostlyAway: 'Look at the hours of its members, add somebody who is there, or give it hours of its own.',
   switchNowhere: 'End the switch, let it lead elsewhere, or wait until it is over.',
   nobodyThere: 'Add members to it in the Directory, or choose another.',
   noFallback: 'Add a step that reaches somebody.',

@@ -8,6 +8,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   toDeleted: 'The step is passed over, so callers do not get what they were promised.',
   noOperator: 'Nothing rings: callers who want somebody are passed on at once.',
   closedUnheard: 'Callers who ring while you are closed are not told so, and wait for people who are not there.',
+  mostlyAway: 'Few phones ring then, and callers wait longer or go on to whatever comes next.',
   switchNowhere:
     'Until the switch ends, callers would hear what answers by the hours, not what somebody chose for now.',
   nobodyThere: 'Nothing rings: nobody will ever pick up there.',
