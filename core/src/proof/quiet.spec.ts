@@ -8,6 +8,7 @@ import {
   slotOfRule,
   type Attendant,
   type Edit,
+  type Language,
   type Path,
   type WordsPart,
 } from '../line';
@@ -22,6 +23,8 @@ import {
   thanksgiving,
 } from '../testing/soundOffice';
 import { proof, type ProofSubject } from '.';
+import { timesSaidElsewhere } from './reading/timesSaidElsewhere';
+import { isKept } from './statedHours';
 
 const said = (sheet: typeof welcomeId, words: string, part: WordsPart = 'openingWords'): Edit => ({
   type: 'setWords',
@@ -311,5 +314,75 @@ describe('people who are away', () => {
       expect(found(4, more)).toContain('nobodyWorking');
       expect(found(4, more)).not.toContain('mostlyAway');
     }
+  });
+});
+
+describe('words of a special date', () => {
+  const wordsOf = (words: string, changes: Partial<SpecialDate> = {}): readonly string[] => {
+    const hours = { ...holidayHours, special: [{ ...thanksgiving, words, ...changes }] };
+    // That a voice for English says them is another matter.
+    return rulesFor([], { hours })
+      .flatMap((found) => found.split(' ')[1] ?? [])
+      .filter((rule) => rule !== 'wrongLanguage');
+  };
+  const part = {
+    hours: { type: 'times', spans: [{ periodId: holidayHours.periods[0]?.id, startMin: 480, endMin: 720 }] },
+  };
+
+  it.each([
+    'We are closed for Thanksgiving.',
+    'We are closed for Thanksgiving and will be back on Monday.',
+    'Our office is closed until Monday, November 30.',
+    'Wir haben geschlossen und sind am Montag wieder für Sie da.',
+    'Nous sommes fermés et serons de retour lundi.',
+    'Estamos cerrados y volvemos el lunes.',
+    'Happy Thanksgiving. Leave a message and we will get back to you.',
+  ])('are left alone where they are so: %s', (words) => expect(wordsOf(words)).toEqual([]));
+
+  it.each([
+    'We are closed today and reopen tomorrow.',
+    'We are closed, and back on Friday.',
+    'Ab Freitag sind wir wieder erreichbar.',
+    'Nous serons de retour vendredi.',
+    'Volveremos el viernes.',
+    'We are open today.',
+  ])('are found where they are not: %s', (words) => expect(wordsOf(words)).toContain('holidayInWords'));
+
+  it('are found when they say closed and it opens for some hours', () => {
+    expect(wordsOf('We are closed for Thanksgiving.', part as never)).toContain('holidayInWords');
+    expect(wordsOf('Happy Thanksgiving.', part as never)).toEqual([]);
+  });
+});
+
+describe('hours in words', () => {
+  const summer = {
+    id: 'season:summer' as never,
+    name: 'Summer',
+    from: { month: 6, day: 1 },
+    to: { month: 8, day: 31 },
+    week: holidayHours.week.map((span) => ({ ...span, startMin: 420, endMin: 1140 })),
+  };
+  const hours = { ...holidayHours, seasons: [summer] };
+  const rulesOf = (words: string): readonly string[] =>
+    rulesFor([said(closedId, words)], { hours, allHours: [hours] }).flatMap((found) => found.split(' ')[1] ?? []);
+
+  it('of a season that is ahead are found, unless they speak of it', () => {
+    expect(rulesOf('We are open Monday to Friday, 7 am to 7 pm.')).toContain('hoursInWords');
+    expect(rulesOf('In summer we are open Monday to Friday, 7 am to 7 pm.')).toEqual([]);
+    expect(rulesOf('From June we are open Monday to Friday, 7 am to 7 pm.')).toEqual([]);
+    expect(rulesOf('We are open Monday to Friday, 8 am to 5:30 pm.')).toEqual([]);
+  });
+
+  it.each<[string, Language, boolean]>([
+    ['Unsere Öffnungszeiten sind Montag bis Freitag von 8 bis 17.30 Uhr.', 'de', true],
+    ['Wir sind von 9 bis 17 Uhr erreichbar.', 'de', false],
+    ['Nous sommes ouverts du lundi au vendredi de 8h à 17h30.', 'fr', true],
+    ['Le bureau est ouvert de 9h à 18h.', 'fr', false],
+    ['Estamos abiertos de lunes a viernes de 8:00 a 17:30 horas.', 'es', true],
+    ['Nuestro horario es de 9 a 14 horas.', 'es', false],
+    ['Der Parkplatz wird von 5 bis 7 Uhr geräumt.', 'de', true],
+  ])('are read in other languages: %s', (words, language, isSo) => {
+    const times = timesSaidElsewhere(words, language as 'de');
+    expect(times.every((each) => isKept(each, holidayHours, []))).toBe(isSo);
   });
 });

@@ -1,4 +1,4 @@
-import type { SoundFault } from '../audio';
+import type { Measures, SoundFault } from '../audio';
 import type {
   Box,
   BoxId,
@@ -34,6 +34,8 @@ export interface ProofTake {
   readonly says: TakeSays;
   readonly faults: readonly SoundFault[];
   readonly lengthMs: number;
+  /** What was measured of it as callers hear it; left out where that is not known. */
+  readonly made?: { readonly after: Pick<Measures, 'lufs'> };
 }
 
 /** A line, this one or another, and what callers of it hear. */

@@ -14,6 +14,9 @@ import { listEmpty } from './rules/listEmpty';
 import { blocksAll } from './rules/blocksAll';
 import { closedUnheard } from './rules/closedUnheard';
 import { mostlyAway } from './rules/mostlyAway';
+import { holidayInWords } from './rules/holidayInWords';
+import { loudnessSteps } from './rules/loudnessSteps';
+import { voiceChanges } from './rules/voiceChanges';
 import { switchNowhere } from './rules/switchNowhere';
 import { serviceEnds } from './rules/serviceEnds';
 import { boxUnheard } from './rules/boxUnheard';
@@ -135,6 +138,7 @@ export const rules = [
   hoursInWords,
   dateInWords,
   specialWordsOld,
+  holidayInWords,
   nameInWords,
   extensionInWords,
   businessInWords,
@@ -163,6 +167,8 @@ export const rules = [
   serviceEnds,
   listEmpty,
   unpressedKey,
+  voiceChanges,
+  loudnessSteps,
 ] as const;
 
 export type RuleName = (typeof rules)[number]['name'];

@@ -1,4 +1,4 @@
-import { weekTimes, weekdays, type Hours, type Weekday } from '../hours';
+import { seasonOn, weekTimes, weekdays, type DayNumber, type Hours, type WeekSpan, type Weekday } from '../hours';
 import type { ClockTime, TimesSaid } from './reading/timesSaid';
 import { remember } from './remember';
 
@@ -9,9 +9,14 @@ interface KnownTime {
   readonly endMin: number;
 }
 
-/** Whether any of the hours that the business keeps has these times, on all the days that are said. */
-export function isKept(said: TimesSaid, hours: Hours, allHours: readonly Hours[]): boolean {
-  const known = knownTimes(hours, allHours);
+/** Whether any of the hours that the business keeps has these times, on all the days that are said; in any season, or on a day. */
+export function isKept(
+  said: TimesSaid,
+  hours: Hours,
+  allHours: readonly Hours[],
+  on: DayNumber | 'any' = 'any',
+): boolean {
+  const known = knownTimes(hours, allHours, on);
   const fits = (time: KnownTime): boolean =>
     (said.start === null || isSame(said.start, time.startMin)) && (said.end === null || isEnd(said, said.end, time));
   if (said.days.length === 0) return known.some(fits);
@@ -28,9 +33,9 @@ function isSame({ minute, isEither }: ClockTime, known: number): boolean {
   return minute % turn === known % turn;
 }
 
-const knownTimes = remember((hours: Hours, allHours: readonly Hours[]): readonly KnownTime[] =>
+const knownTimes = remember((hours: Hours, allHours: readonly Hours[], on: DayNumber | 'any'): readonly KnownTime[] =>
   [hours, ...allHours.filter(({ id }) => id !== hours.id)].flatMap((each) => [
-    ...[each.week, ...each.seasons.map(({ week }) => week)].flatMap((week) => [
+    ...weeksOf(each, on).flatMap((week) => [
       ...week,
       ...weekdays.flatMap((day) => weekTimes(each, week, day).map((time) => ({ day, ...time }))),
     ]),
@@ -43,3 +48,20 @@ const knownTimes = remember((hours: Hours, allHours: readonly Hours[]): readonly
     ),
   ]),
 );
+
+/** The weeks that are kept in the course of a year, or the one that is kept on a day. */
+export function weeksOf(hours: Hours, on: DayNumber | 'any'): readonly (readonly WeekSpan[])[] {
+  if (on !== 'any') return [seasonOn(hours.seasons, on)?.week ?? hours.week];
+  return [hours.week, ...hours.seasons.map(({ week }) => week)];
+}
+
+/** Whether words speak of another part of the year than now, such as a season or from a month on. */
+export function speaksOfSeason(sentence: string, { seasons }: Hours): boolean {
+  const names = seasons.map(({ name }) => name.toLowerCase());
+  return (
+    names.some((name) => name !== '' && sentence.toLowerCase().includes(name)) ||
+    /\b(?:summer|winter|spring|autumn|fall|season(?:al)?|january|february|march|april|may|june|july|august|september|october|november|december|starting|beginning|as of)\b/iu.test(
+      sentence,
+    )
+  );
+}

@@ -295,6 +295,16 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     office: take({ says: { words: 'The fuel dock opens at nine.', options: [], live: [] } }),
     says: 'A recording of Fuel dock is out of step. Its words were changed since it was recorded.',
   },
+  voiceChanges: {
+    edits: [{ type: 'setTake', sheetId: welcomeId, part: { type: 'openingWords' }, take: use }],
+    office: take({ says: { words: 'Thank you for calling the boatyard.', options: [], live: [] } }),
+    says: '1 of the 5 parts of Welcome is a recording; the voice says the rest.',
+  },
+  loudnessSteps: {
+    edits: [recorded],
+    office: take({ made: { after: { lufs: -27 } } }),
+    says: 'A recording of Fuel dock is 7 dB softer than the rest of the line.',
+  },
   recordingPoor: {
     edits: [recorded],
     office: take({ faults: ['tooQuiet'] }),
@@ -395,7 +405,14 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
       when: { type: 'once', from: '2026-12-24', to: '2027-01-01' },
       words: 'We are closed until January 2, 2026.',
     }),
-    says: 'The words of Christmas say “January 2, 2026”, but it comes on 2026-12-24.',
+    says: 'The words of Christmas say “January 2, 2026”, but it comes on Thu 24 December 2026.',
+  },
+  holidayInWords: {
+    office: hoursWith({
+      ...thanksgiving,
+      words: 'We are closed for Thanksgiving and will be back on Friday.',
+    }),
+    says: 'The words of Thanksgiving say “back on Friday”, but you open again on Mon 30 November 2026.',
   },
   nameInWords: {
     edits: [words(closedId, 'openingWords', 'Ask for Bram Lindqvist’s help.')],

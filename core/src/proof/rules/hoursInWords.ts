@@ -1,13 +1,14 @@
-import type { Hours, TimeZone } from '../../hours';
+import { readDate, type Hours, type TimeZone } from '../../hours';
 import { languageOf, type Edit } from '../../line';
 import { saidWeek } from '../../speech';
 import { proofFacts } from '../facts';
 import { sentenceOf } from '../reading/promises';
 import { timesSaid, type TimesSaid } from '../reading/timesSaid';
+import { timesSaidElsewhere } from '../reading/timesSaidElsewhere';
 import { remember, rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
 import { saidLive, spokenTexts, type SpokenText } from '../spokenTexts';
-import { isKept } from '../statedHours';
+import { isKept, speaksOfSeason } from '../statedHours';
 
 /** Words that state times which no hours of the business have. */
 export const hoursInWords: Rule<'hoursInWords'> = {
@@ -17,10 +18,17 @@ export const hoursInWords: Rule<'hoursInWords'> = {
   find: (subject) =>
     spokenTexts(subject).flatMap((text) =>
       timesIn(text)
-        .filter((said) => !isKept(said, subject.hours, isOfAll(text, said) ? [] : subject.allHours))
+        .filter((said) => !isSo(subject, text, said))
         .map((said): Found => ({ at: text.at, facts: factsOf(said, subject), ...fixFor(subject, text, said) })),
     ),
 };
+
+/** By the hours that are kept now; what is kept in another season has to speak of it. */
+function isSo({ hours, allHours, today }: ProofSubject, text: SpokenText, said: TimesSaid): boolean {
+  const others = isOfAll(text, said) ? [] : allHours;
+  const isOfSeason = hours.seasons.length > 0 && speaksOfSeason(sentenceOf(text.words, said.words), hours);
+  return isKept(said, hours, others, hours.seasons.length === 0 || isOfSeason ? 'any' : (readDate(today) ?? 'any'));
+}
 
 /** Whether they are said of the business: those of the fuel dock or of a group are no answer then. */
 function isOfAll({ words }: SpokenText, said: TimesSaid): boolean {
@@ -30,7 +38,10 @@ function isOfAll({ words }: SpokenText, said: TimesSaid): boolean {
   );
 }
 
-const timesIn = rememberBy(({ words, voice }: SpokenText) => (languageOf(voice) === 'en' ? timesSaid(words) : []));
+const timesIn = rememberBy(({ words, voice }: SpokenText) => {
+  const language = languageOf(voice);
+  return language === 'en' ? timesSaid(words) : timesSaidElsewhere(words, language);
+});
 
 function factsOf({ words }: TimesSaid, subject: ProofSubject) {
   const { hours, zone, atMs } = proofFacts(subject);

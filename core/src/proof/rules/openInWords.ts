@@ -1,9 +1,12 @@
+import { readDate } from '../../hours';
 import { openDays } from '../openDays';
 import { hearingsOf } from '../hearings';
 import { statesSaid, type StateSaid } from '../reading/stateSaid';
+import { sentenceOf } from '../reading/promises';
 import { rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
 import { spokenTexts, type SpokenText } from '../spokenTexts';
+import { speaksOfSeason, weeksOf } from '../statedHours';
 
 /** Words that say the business is open or closed, heard when it is not so, or of days on which it is not so. */
 export const openInWords: Rule<'openInWords'> = {
@@ -31,9 +34,14 @@ function wrongNow(subject: ProofSubject, { place }: SpokenText, { state }: State
   return hearings.some(({ closed, open }) => closed && !open) ? 'heardClosed' : null;
 }
 
-/** Against the weeks that the line keeps, seasons among them: what is so in one of them may be meant. */
-function wrongDays({ hours }: ProofSubject, { words }: SpokenText, { state, days }: StateSaid): string | null {
-  const weeks = [hours.week, ...hours.seasons.map(({ week }) => week)].map((week) => openDays(hours, week));
+/** Against the week that the line keeps now; where words speak of another season, against all of them. */
+function wrongDays(
+  { hours, today }: ProofSubject,
+  { words }: SpokenText,
+  { state, days, words: said }: StateSaid,
+): string | null {
+  const isOfSeason = speaksOfSeason(sentenceOf(words, said), hours);
+  const weeks = weeksOf(hours, isOfSeason ? 'any' : (readDate(today) ?? 'any')).map((week) => openDays(hours, week));
   const isSo = weeks.some((open) => days.every((day) => open.has(day) === (state === 'open')));
   if (!isSo) return state === 'open' ? 'notOpen' : 'notClosed';
   if (state === 'closed' || days.length < 3) return null;

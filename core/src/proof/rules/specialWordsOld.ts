@@ -1,4 +1,4 @@
-import { occurrences, readDate, showDate } from '../../hours';
+import { occurrences, readDate, showDate, showDay } from '../../hours';
 import { datesSaid, isOtherWeekday } from '../reading/datesSaid';
 import type { Found, Rule } from '../rule';
 import { isOtherDate } from '../statedDates';
@@ -22,7 +22,7 @@ export const specialWordsOld: Rule<'specialWordsOld'> = {
       const years = [showDate(days.from), showDate(days.to + 1)].map((date) => date.slice(0, 4));
       const year = words.match(/\b20\d{2}\b/)?.[0];
       const old = wrong?.words ?? (year && !years.includes(year) ? year : undefined);
-      const on = showDate(days.from);
+      const on = showDay(days.from);
       return old ? [{ at: { type: 'hours', specialId: id }, facts: { words: old, on } }] : [];
     });
   },

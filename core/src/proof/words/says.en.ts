@@ -87,6 +87,13 @@ export const says: Readonly<Record<RuleName, Says>> = {
   hoursInWords: (where, { words, now }) => `${where} says “${words}”. The hours say ${now}.`,
   dateInWords: (where, { words, why }) => `${where} says “${words}”, ${untrue[why ?? ''] ?? 'which is not so'}.`,
   specialWordsOld: (where, { words, on }) => `The words of ${where} say “${words}”, but it comes on ${on}.`,
+  holidayInWords: (where, { words, why, opens }) =>
+    why === 'opensOn'
+      ? `The words of ${where} say “${words}”, but you open again on ${opens}.`
+      : `The words of ${where} say “${words}”, ${why === 'opensThen' ? 'and are heard while you are open too' : 'but nothing is open then'}.`,
+  voiceChanges: (where, { recorded, parts }) =>
+    `${recorded} of the ${parts} parts of ${where} ${recorded === 1 ? 'is a recording' : 'are recordings'}; the voice says the rest.`,
+  loudnessSteps: (where, { apart, is }) => `A recording of ${where} is ${apart} dB ${is} than the rest of the line.`,
   nameInWords: (where, { name }) => `${where} speaks of ${name}, who has left.`,
   extensionInWords: (where, { extension, name }) =>
     name
