@@ -11,5 +11,14 @@ export {
   type ProofTake,
 } from './rule';
 export { rules, type RuleName } from './rules';
-export { adviseOn, consequenceWords, describeFinding, describePlace, gradeWords, whyItMatters } from './words/en';
+export { withSpecialWords, type RowFix } from './rowFix';
+export {
+  adviseOn,
+  consequenceWords,
+  describeFinding,
+  describePlace,
+  describeRowFix,
+  gradeWords,
+  whyItMatters,
+} from './words/en';
 export { newlyFound } from './newlyFound';

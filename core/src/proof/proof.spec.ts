@@ -20,7 +20,18 @@ import { leaveMessage, soundAttendant, soundSubject, thanksgiving } from '../tes
 import { runTrial, type StaffAct } from '../exchange';
 import { queueReasons } from '../directory';
 import { applyEdit, keys, type Attendant, type Path } from '../line';
-import { adviseOn, describeFinding, faultsIn, openIn, proof, unansweredIn, whyItMatters, type RuleName } from '.';
+import {
+  adviseOn,
+  describeFinding,
+  describeRowFix,
+  faultsIn,
+  openIn,
+  proof,
+  unansweredIn,
+  whyItMatters,
+  type RuleName,
+} from '.';
+import { withRowFix } from './rowFix';
 import { rules } from './rules';
 import { cases } from '../testing/cases';
 
@@ -62,6 +73,26 @@ describe('the proof', () => {
       const before = new Set(proof(subject).map((finding) => finding.rule));
       expect(after.filter(({ grade, rule }) => grade !== 'tip' && !before.has(rule))).toEqual([]);
     }
+  });
+
+  it.each(ruleNames)(
+    'mends what the rule %s offers to mend in the directory or the hours, and breaks nothing',
+    (name) => {
+      const subject = subjectWith(name);
+      const known = new Set(proof(subject).map(({ rule }) => rule));
+      for (const { key, rowFix } of proof(subject)) {
+        if (!rowFix) continue;
+        const after = proof(withRowFix(subject, rowFix));
+        expect(after.map((finding) => finding.key)).not.toContain(key);
+        expect(after.filter(({ grade, rule }) => grade !== 'tip' && !known.has(rule))).toEqual([]);
+        expect(describeRowFix(rowFix, allNames)).toMatch(/^(?:let|give|tell) /);
+      }
+    },
+  );
+
+  it('offers to mend queues, boxes and hours where they are kept', () => {
+    const mended = ruleNames.filter((name) => proof(subjectWith(name)).some(({ rowFix }) => rowFix));
+    expect(new Set(mended)).toEqual(new Set(['noWayOut', 'longWait', 'holidayInWords', 'tellNowhere', 'queuePaused']));
   });
 
   it('offers to mend most of what an edit can mend', () => {

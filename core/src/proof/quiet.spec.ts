@@ -386,3 +386,26 @@ describe('hours in words', () => {
     expect(times.every((each) => isKept(each, holidayHours, []))).toBe(isSo);
   });
 });
+
+describe('fixes outside of the script', () => {
+  const fixOf = (edits: readonly Edit[], office: Partial<ProofSubject>, rule: string) =>
+    proof(soundSubject(edits.reduce(applyEdit, soundAttendant), office)).find((found) => found.rule === rule)?.rowFix;
+  const lonely = { ...boxDefaults, id: boxId.create('lonely'), name: 'Attic' };
+  const toLonely: Path[number] = { type: 'takeMessage', boxId: lonely.id, beep: null, tell: null };
+
+  it('give a box to whoever is rung before it, and to nobody where that is not clear', () => {
+    const boxes = [heardBox, lonely];
+    expect(fixOf([onKey1(ringFor(noor.id, 20), toLonely)], { boxes }, 'boxUnheard')).toEqual({
+      ...{ type: 'box', id: lonely.id, changes: { ownerId: noor.id } },
+    });
+    expect(fixOf([onKey1(toLonely)], { boxes }, 'boxUnheard')).toBeUndefined();
+  });
+
+  it('let the key leave a queue that its words promise', () => {
+    const queue = { ...launchQueue, id: queueId.create('q'), entryWords: 'Press 5 to leave a message.', exitKey: null };
+    const toQueue = onKey1({ type: 'waitInQueue', queueId: queue.id }, ...leaveMessage);
+    expect(fixOf([toQueue], { queues: [queue] }, 'keySaidNotMapped')).toEqual({
+      ...{ type: 'queue', id: queue.id, changes: { exitKey: '5' } },
+    });
+  });
+});

@@ -27,6 +27,7 @@ import type {
   Unpressed,
 } from '../line';
 import { slotKey } from '../line';
+import type { RowFix } from './rowFix';
 
 /** A recording as the proof knows it. */
 export interface ProofTake {
@@ -108,6 +109,8 @@ export interface Found {
   readonly at: FindingPlace;
   readonly facts?: Facts;
   readonly fix?: Edit;
+  /** What would mend it where it stands in the directory or the hours. */
+  readonly rowFix?: RowFix;
 }
 
 /** A rule of the proof. What it finds is data; the sentences are in `words/`. */

@@ -1,10 +1,21 @@
 import type { Queue } from '../directory';
+import type { RowFix } from './rowFix';
 import type { Found, ProofSubject } from './rule';
-import { stepsWhere } from './steps';
+import { stepsOf } from './steps';
 
-/** The steps that let callers wait in certain queues. */
-export function waitsWhere(subject: ProofSubject, isFound: (queue: Queue) => boolean): readonly Found[] {
+type Changes = Extract<RowFix, { type: 'queue' }>['changes'];
+
+/** The steps that let callers wait in certain queues, and what of the queue would mend that. */
+export function waitsWhere(
+  subject: ProofSubject,
+  isFound: (queue: Queue) => boolean,
+  changes: Changes,
+): readonly Found[] {
   const found = new Set<string>(subject.queues.filter(isFound).map(({ id }) => id));
   if (found.size === 0) return [];
-  return stepsWhere(subject, (step) => step.type === 'waitInQueue' && found.has(step.queueId));
+  return stepsOf(subject, 'waitInQueue').flatMap(({ slot, stepIndex, step: { queueId } }): Found[] =>
+    found.has(queueId)
+      ? [{ at: { type: 'path', slot, stepIndex }, rowFix: { type: 'queue', id: queueId, changes } }]
+      : [],
+  );
 }

@@ -1,14 +1,28 @@
 import { Button } from '@chakra-ui/react';
 import { describeEdit } from '@locutor/core/line';
-import type { Finding } from '@locutor/core/proof';
+import { describeRowFix, type Finding } from '@locutor/core/proof';
 import { useDraft } from '../draft/DraftProvider';
+import { useRowFix } from '../draft/useRowFix';
 import { tellDone } from './notices';
 
-/** Applies the edit that mends a finding; it can be undone like any other. */
-export function FixButton({ finding: { fix } }: { readonly finding: Finding }) {
+/** Applies what mends a finding, in the script or where it stands in the directory or the hours; it can be undone. */
+export function FixButton({ finding: { fix, rowFix } }: { readonly finding: Pick<Finding, 'fix' | 'rowFix'> }) {
   const { attendant, names, edit, store } = useDraft();
-  if (!fix) return null;
-  const mend = describeEdit(fix, attendant, names);
+  const mendRow = useRowFix();
+  if (fix) {
+    const mend = describeEdit(fix, attendant, names);
+    const apply = (): void => {
+      edit(fix);
+      tellDone(`Done: ${mend}.`, store.undo);
+    };
+    return <Mend says={mend} onClick={apply} />;
+  }
+  if (!rowFix) return null;
+  const mend = describeRowFix(rowFix, names);
+  return <Mend says={mend} onClick={() => void mendRow(rowFix, mend)} />;
+}
+
+function Mend({ says, onClick }: { readonly says: string; readonly onClick: () => void }) {
   return (
     <Button
       size="2xs"
@@ -21,12 +35,9 @@ export function FixButton({ finding: { fix } }: { readonly finding: Finding }) {
       py="0.5"
       whiteSpace="normal"
       textAlign="left"
-      onClick={() => {
-        edit(fix);
-        tellDone(`Done: ${mend}.`, store.undo);
-      }}
+      onClick={onClick}
     >
-      {mend.charAt(0).toUpperCase() + mend.slice(1)}
+      {says.charAt(0).toUpperCase() + says.slice(1)}
     </Button>
   );
 }

@@ -5,6 +5,8 @@ import type { Language } from '../../line';
 export interface BackSaid {
   /** A weekday, or the day after the one on which it is heard. */
   readonly on: Weekday | 'tomorrow';
+  /** As it is written. */
+  readonly day: string;
   readonly words: string;
 }
 
@@ -55,7 +57,7 @@ export function backSaid(words: string): BackSaid | undefined {
       const name = found?.[1];
       if (!found || name === undefined) continue;
       const at = days.findIndex((each) => new RegExp(`^${each}$`, 'iu').test(name));
-      return { on: at < 0 ? 'tomorrow' : ((at + 1) as Weekday), words: found[0].trim() };
+      return { on: at < 0 ? 'tomorrow' : ((at + 1) as Weekday), day: name, words: found[0].trim() };
     }
   }
   return undefined;

@@ -1,5 +1,7 @@
+import type { BoxId, PersonId } from '../../directory';
+import { pathAt } from '../../line';
 import { isHeardByItself } from '../heardBoxes';
-import type { Found, Rule } from '../rule';
+import type { Found, ProofSubject, Rule } from '../rule';
 import { stepsOf } from '../steps';
 
 /** A box that takes messages, and that nobody owns, is told of or can dial. */
@@ -15,6 +17,21 @@ export const boxUnheard: Rule<'boxUnheard'> = {
     );
     return subject.boxes
       .filter((box) => used.has(box.id) && !isHeardByItself(box))
-      .map(({ id }): Found => ({ at: { type: 'row', id } }));
+      .map(({ id }): Found => {
+        const ownerId = ownerFor(subject, id);
+        return { at: { type: 'row', id }, ...(ownerId && { rowFix: { type: 'box', id, changes: { ownerId } } }) };
+      });
   },
 };
+
+/** The one person who is rung before messages are left in it; else who operates the line, where that is a person. */
+function ownerFor(subject: ProofSubject, boxId: BoxId): PersonId | null {
+  const rung = stepsOf(subject, 'takeMessage')
+    .filter(({ step }) => step.boxId === boxId)
+    .flatMap(({ slot, stepIndex }) => (pathAt(subject.attendant, slot) ?? []).slice(0, stepIndex))
+    .flatMap((step) => (step.type === 'ring' ? [step.personId] : []));
+  const [only, ...others] = new Set(rung);
+  const { operatorId } = subject.line;
+  const chosen = only && others.length === 0 ? only : operatorId;
+  return subject.people.find(({ id }) => id === chosen)?.id ?? null;
+}

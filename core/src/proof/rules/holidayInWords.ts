@@ -3,12 +3,14 @@ import {
   occurrences,
   readDate,
   showDay,
+  weekdayName,
   weekdayOf,
   type DayNumber,
   type Hours,
   type SpecialDate,
 } from '../../hours';
-import { backSaid } from '../reading/backSaid';
+import { languageOf } from '../../line';
+import { backSaid, type BackSaid } from '../reading/backSaid';
 import { statesSaid } from '../reading/stateSaid';
 import { remember } from '../remember';
 import type { Found, Rule } from '../rule';
@@ -21,8 +23,18 @@ export const holidayInWords: Rule<'holidayInWords'> = {
   find: ({ hours, today, attendant }) =>
     hours.special.flatMap(({ id, words }): Found[] => {
       const days = words === '' ? undefined : nextDays(hours, today).get(id);
-      const wrong = days && (untrueState(words, attendant.voice, hours, days) ?? untrueBack(words, hours, days));
-      return wrong ? [{ at: { type: 'hours', specialId: id }, facts: wrong }] : [];
+      const at = { type: 'hours', specialId: id } as const;
+      if (!days) return [];
+      const state = untrueState(words, attendant.voice, hours, days);
+      if (state) return [{ at, facts: state }];
+      const back = untrueBack(words, hours, days);
+      if (!back) return [];
+      const { opens, ...said } = back;
+      const facts = { words: said.words, why: 'opensOn', opens: showDay(opens) };
+      const right = words.replace(said.day, weekdayName(weekdayOf(opens)));
+      const isEnglish = languageOf(attendant.voice) === 'en' && said.on !== 'tomorrow';
+      const rowFix = { type: 'special', id: hours.id, specialId: id, words: right } as const;
+      return [{ at, facts, ...(isEnglish && { rowFix }) }];
     }),
 };
 
@@ -55,13 +67,17 @@ function untrueState(
   return undefined;
 }
 
-function untrueBack(words: string, hours: Hours, { from, to }: Days): Readonly<Record<string, string>> | undefined {
+function untrueBack(
+  words: string,
+  hours: Hours,
+  { from, to }: Days,
+): (BackSaid & { readonly opens: DayNumber }) | undefined {
   const said = backSaid(words);
   if (!said) return undefined;
   const opens = firstOpen(hours, to + 1);
   if (opens === undefined) return undefined;
   const isSo = said.on === 'tomorrow' ? from === to && opens === to + 1 : weekdayOf(opens) === said.on;
-  return isSo ? undefined : { words: said.words, why: 'opensOn', opens: showDay(opens) };
+  return isSo ? undefined : { ...said, opens };
 }
 
 const mostClosedDays = 30;

@@ -18,11 +18,19 @@ export const keySaidNotMapped: Rule<'keySaidNotMapped'> = {
         const at = `${JSON.stringify(text.at)} ${key}`;
         if (taken.has(key) || told.has(at)) return [];
         told.add(at);
-        return [{ at: text.at, facts: { key, words } }];
+        return [{ at: text.at, facts: { key, words }, ...exitBy(subject, text, key) }];
       });
     });
   },
 };
+
+/** Of a queue that callers cannot leave: the key that its words promise. */
+function exitBy({ queues }: ProofSubject, { place }: SpokenText, key: Key): Pick<Found, 'rowFix'> {
+  if (place.type !== 'queueEntry' && place.type !== 'queueWaiting') return {};
+  const queue = queues.find(({ id }) => id === place.queueId);
+  if (!queue || queue.exitKey !== null) return {};
+  return { rowFix: { type: 'queue', id: queue.id, changes: { exitKey: key } } };
+}
 
 /** The keys that have a use where words are heard; null where nobody hears them. */
 function keysTaken(subject: ProofSubject, { place }: SpokenText): ReadonlySet<Key> | null {

@@ -1,5 +1,5 @@
-import { findSheet, type Sheet, type VoiceId } from '../../line';
-import { comfortableMs, expectedMs, sheetSentences, type SpokenFacts } from '../../speech';
+import { type Sheet, type VoiceId } from '../../line';
+import { comfortableMs, comfortableOptions, expectedMs, sheetSentences, type SpokenFacts } from '../../speech';
 import { proofFacts } from '../facts';
 import { rememberBy } from '../remember';
 import type { Found, Rule } from '../rule';
@@ -13,11 +13,17 @@ export const longReadOut: Rule<'longReadOut'> = {
     const facts = proofFacts(subject);
     return subject.attendant.sheets.flatMap((sheet): Found[] => {
       const seconds = Math.round(saidMs(sheet, subject.attendant.voice, facts) / 1000);
-      const most = (comfortableMs / 1000) * (findSheet(subject.attendant, sheet.id)?.type === 'menu' ? 1 : 2);
+      const most = (comfortableMs / 1000) * patienceFor(sheet);
       return seconds > most ? [{ at: { type: 'sheet', sheetId: sheet.id }, facts: { seconds } }] : [];
     });
   },
 };
+
+/** How much longer than the aim they listen to it: a little where there are few keys, twice where there are none. */
+function patienceFor(sheet: Sheet): number {
+  if (sheet.type === 'announcement') return 2;
+  return sheet.options.filter(({ readOut }) => readOut).length <= comfortableOptions ? 1.25 : 1;
+}
 
 const saidMs = rememberBy((sheet: Sheet, voice: VoiceId, facts: SpokenFacts): number =>
   sheetSentences(sheet, voice, facts).reduce(

@@ -8,5 +8,7 @@ export const longWait: Rule<'longWait'> = {
   grade: 'caution',
   consequence: 'waits',
   find: (subject) =>
-    waitsWhere(subject, ({ longestWaitSeconds }) => longestWaitSeconds > queueLimits.longestAdvisedWaitSeconds),
+    waitsWhere(subject, ({ longestWaitSeconds }) => longestWaitSeconds > queueLimits.longestAdvisedWaitSeconds, {
+      longestWaitSeconds: queueLimits.longestAdvisedWaitSeconds,
+    }),
 };

@@ -6,5 +6,5 @@ export const noWayOut: Rule<'noWayOut'> = {
   name: 'noWayOut',
   grade: 'caution',
   consequence: 'waits',
-  find: (subject) => waitsWhere(subject, ({ exitKey }) => exitKey === null),
+  find: (subject) => waitsWhere(subject, ({ exitKey }) => exitKey === null, { exitKey: '*' }),
 };

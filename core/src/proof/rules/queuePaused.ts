@@ -6,5 +6,5 @@ export const queuePaused: Rule<'queuePaused'> = {
   name: 'queuePaused',
   grade: 'tip',
   consequence: 'wrongPlace',
-  find: (subject) => waitsWhere(subject, ({ paused }) => paused),
+  find: (subject) => waitsWhere(subject, ({ paused }) => paused, { paused: false }),
 };

@@ -1,3 +1,4 @@
+import { isHeardByItself } from '../heardBoxes';
 import type { Tell } from '../../directory';
 import { withStep } from '../mend';
 import { peopleById } from '../people';
@@ -14,8 +15,13 @@ export const tellNowhere: Rule<'tellNowhere'> = {
     const used = new Set(steps.filter(({ step }) => !step.tell).map(({ step }) => step.boxId));
     const ofBoxes = subject.boxes
       .filter(({ id }) => used.has(id))
-      .flatMap(({ id, tell }) =>
-        unreachable(subject, tell).map((facts): Found => ({ at: { type: 'row', id }, facts })),
+      .flatMap((box) =>
+        unreachable(subject, box.tell).map((facts): Found => {
+          const tell = box.tell.filter((each) => unreachable(subject, [each]).length === 0);
+          const isHeard = isHeardByItself({ ...box, tell });
+          const rowFix = { type: 'box', id: box.id, changes: { tell } } as const;
+          return { at: { type: 'row', id: box.id }, facts, ...(isHeard && { rowFix }) };
+        }),
       );
     const ofSteps = steps.flatMap(({ step, slot, stepIndex }) =>
       unreachable(subject, step.tell ?? []).map(({ name, by }): Found => {

@@ -1,5 +1,6 @@
 import { describeSlot, findSheet, type Attendant, type Names } from '../../line';
 import type { Finding } from '../proof';
+import type { RowFix } from '../rowFix';
 import type { Consequence, Facts, FindingPlace } from '../rule';
 import type { RuleName } from '../rules';
 import { advice } from './advice.en';
@@ -38,6 +39,29 @@ export function whyItMatters(rule: RuleName): string {
 export function adviseOn({ rule, facts = {} }: Finding): string {
   const words = advice[rule];
   return typeof words === 'string' ? words : words(facts);
+}
+
+/** What a change of the directory or the hours would do, as the words of a button. */
+export function describeRowFix(fix: RowFix, names: Names): string {
+  switch (fix.type) {
+    case 'queue':
+      return inQueue(fix, names[fix.id] ?? 'the queue');
+    case 'box': {
+      const { ownerId } = fix.changes;
+      const name = names[fix.id] ?? 'the box';
+      return ownerId
+        ? `give the box ${name} to ${names[ownerId] ?? 'them'}`
+        : `tell only those of the box ${name} who can be`;
+    }
+    case 'special':
+      return `let ${names[fix.specialId] ?? 'it'} say “${fix.words}”`;
+  }
+}
+
+function inQueue({ changes }: Extract<RowFix, { type: 'queue' }>, name: string): string {
+  if (changes.exitKey) return `let key ${changes.exitKey} leave ${name}`;
+  if (changes.longestWaitSeconds) return `let nobody wait longer than ${changes.longestWaitSeconds} s in ${name}`;
+  return `let ${name} take callers again`;
 }
 
 /** What comes of findings for callers, as a heading. */

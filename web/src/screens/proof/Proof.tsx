@@ -136,7 +136,9 @@ function OnAir() {
             at={finding.at}
             says={describeFinding(finding, onAir.attendant, names)}
             why={`${whyItMatters(finding.rule)} ${adviseOn(finding)}`}
-          />
+          >
+            {finding.rowFix && <FixButton finding={{ rowFix: finding.rowFix }} />}
+          </FindingLine>
         ))}
       </Box>
     </Box>
