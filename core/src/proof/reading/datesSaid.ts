@@ -76,7 +76,7 @@ export function isOtherWeekday(said: DateSaid, today: DayNumber): boolean {
 /** What is of a year for good: "statements for 2025". */
 function isOfPapers(words: string, at: number): boolean {
   const sentence = words.slice(0, at).split(/[.!?]/u).at(-1) ?? '';
-  return /\b(?:statements?|invoices?|tax(?:es)?|returns?|records?|reports?|receipts?|bills?|forms?|certificates?|results?|models?)\b/iu.test(
+  return /(?<!\p{L})(?:bilans?|factures?|d[ée]clarations?|comptes|relev[ée]s|imp[ôo]ts|rapports?|abrechnung\p{L}*|rechnung\p{L}*|steuer\p{L}*|jahresabschl\p{L}*|bescheid\p{L}*|facturas?|declaraci\p{L}*|informes?|statements?|invoices?|tax(?:es)?|returns?|records?|reports?|receipts?|bills?|forms?|certificates?|results?|models?)(?!\p{L})/iu.test(
     sentence,
   );
 }
@@ -84,7 +84,9 @@ function isOfPapers(words: string, at: number): boolean {
 /** Years said by themselves that are over, but for what began in them: "since 2019". */
 export function yearsOver(words: string, today: DayNumber): readonly number[] {
   const now = yearOf(today);
-  const found = words.matchAll(/\b(?<!(?:since|in business since|established|founded|from|est\.?)\s)(20\d{2})\b/giu);
+  const found = words.matchAll(
+    /\b(?<!(?:since|depuis|seit|desde|in business since|established|founded|from|est\.?)\s)(20\d{2})\b/giu,
+  );
   return [...found]
     .filter(({ index }) => !isOfPapers(words, index))
     .map(([, said]) => Number(said))

@@ -53,7 +53,7 @@ export function emergencyNumbersSaid(words: string): readonly string[] {
 /** Whether words speak of emergencies at all. */
 export function speaksOfEmergencies(words: string): boolean {
   return (
-    /\b(?:emergenc(?:y|ies)|urgent(?:ly)?|urgence|urgencia|emergencia|notfall|notdienst|notf[äa]lle|on[- ]call|out[- ]of[- ]hours|life[- ]threatening|taking on water|leak|no heat)\b/iu.test(
+    /\b(?:emergenc(?:y|ies)|urgent(?:ly)?|urgence|urgencia|emergencia|notfall|notdienst|notf[äa]lle?n?|on[- ]call|out[- ]of[- ]hours|life[- ]threatening|taking on water|leak|no heat)\b/iu.test(
       words,
     ) || emergencyNumbersSaid(words).length > 0
   );

@@ -14,6 +14,8 @@ export function pricesSaid(words: string): readonly PriceSaid[] {
         .slice(0, found.index)
         .split(/[.!?;]/)
         .at(-1) ?? '';
-    return { price: found[0].replace(/\s+/g, ' '), about: sentence.trim() };
+    // Of several sums in a sentence each is for what stands between it and the one before.
+    const own = sentence.split(money).at(-1) ?? '';
+    return { price: found[0].replace(/\s+/g, ' '), about: own.trim() };
   });
 }

@@ -47,11 +47,18 @@ export function timesSaid(words: string): readonly TimesSaid[] {
   for (const [pattern, part] of [[opens, 'start'] as const, [closes, 'end'] as const]) {
     for (const match of rest.matchAll(pattern)) {
       const clock = readClock(match[1] ?? '');
-      if (!clock || isOfOther(rest, match.index + match[0].length)) continue;
+      if (!clock || isOfOther(rest, match.index + match[0].length) || isOfPlace(rest, match.index)) continue;
       found.push({ start: null, end: null, [part]: clock, days: [], words: match[0].trim() });
     }
   }
   return found;
+}
+
+/** Whether something else than the business is said to open or close, such as the car park. */
+function isOfPlace(words: string, at: number): boolean {
+  return /\b(?:car\s+park|parking(?:\s+(?:lot|garage))?|lot|gates?|path|road|street|bridge|elevator|lift|river|park|station|museum|caf[ée]|bakery|restrooms?|toilets?|post\s+office|next\s+door)\s*$/iu.test(
+    words.slice(0, at),
+  );
 }
 
 /** Times of something else than being there, such as when snow is cleared. */
