@@ -15,25 +15,30 @@ export interface AloneWay {
   readonly menus: readonly SheetId[];
   /** Where the path is written by which it ends. */
   readonly slot: Slot;
+  /** What is gone through again and again; empty where it ends. */
+  readonly round: readonly Leg[];
 }
 
 export function aloneWay(reach: Reach, helpless: Helpless, answering: Slot): AloneWay {
   const legs: Leg[] = [];
   const menus: SheetId[] = [];
-  const met = new Set<ExploredMenu>();
+  /** How many legs there were when each menu was come to. */
+  const met = new Map<ExploredMenu, number>();
   let choice: Explored | undefined = reach.begins[0];
   let slot = answering;
   while (choice) {
     legs.push(choice.leg);
     slot = choice.leg.steps.at(-1)?.slot ?? slot;
     const menu: ExploredMenu | undefined = choice.to === null ? undefined : reach.menus.get(choice.to);
-    if (!menu || met.has(menu)) break;
-    met.add(menu);
+    const before = menu && met.get(menu);
+    if (before !== undefined) return { legs, menus, slot, round: legs.slice(before) };
+    if (!menu) break;
+    met.set(menu, legs.length);
     menus.push(menu.sheetId);
     choice = choiceIn(menu, helpless);
     if (choice) slot = { type: helpless, sheetId: menu.sheetId };
   }
-  return { legs, menus, slot };
+  return { legs, menus, slot, round: [] };
 }
 
 /** Each sentence counts a second where calls are tried out; people take about so long for a letter. */

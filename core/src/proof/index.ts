@@ -9,9 +9,10 @@ export {
   type ProofLine,
   type ProofSubject,
   type ProofTake,
+  type RowFix,
 } from './rule';
 export { rules, type RuleName } from './rules';
-export { withSpecialWords, type RowFix } from './rowFix';
+export { withSpecialWords } from './rowFix';
 export {
   adviseOn,
   consequenceWords,

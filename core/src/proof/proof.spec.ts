@@ -173,7 +173,9 @@ describe('the proof', () => {
       { type: 'sheet', sheetId: welcomeId },
       { type: 'sheet', sheetId: fuelId },
     ]);
-    expect(through(ringFor(noor.id, 18), toFuel)).toEqual([]);
+    expect(through(ringFor(noor.id, 18), toFuel).map(({ rule, grade }) => [rule, grade])).toEqual([
+      ['roundRinging', 'caution'],
+    ]);
   });
 
   it('lets a named path end what follows it', () => {

@@ -1,17 +1,5 @@
-import type { Box, Queue } from '../directory';
-import type { Hours, SpecialDateId } from '../hours';
-import type { ProofSubject } from './rule';
-
-/** What mends something in the directory or the hours, which take effect at once. */
-export type RowFix =
-  | {
-      readonly type: 'queue';
-      readonly id: Queue['id'];
-      readonly changes: Partial<Pick<Queue, 'paused' | 'exitKey' | 'longestWaitSeconds'>>;
-    }
-  | { readonly type: 'box'; readonly id: Box['id']; readonly changes: Partial<Pick<Box, 'ownerId' | 'tell'>> }
-  /** Other words of a special date. */
-  | { readonly type: 'special'; readonly id: Hours['id']; readonly specialId: SpecialDateId; readonly words: string };
+import type { Hours } from '../hours';
+import type { ProofSubject, RowFix } from './rule';
 
 /** What is read, once it is mended. */
 export function withRowFix(subject: ProofSubject, fix: RowFix): ProofSubject {

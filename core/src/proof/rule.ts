@@ -27,7 +27,6 @@ import type {
   Unpressed,
 } from '../line';
 import { slotKey } from '../line';
-import type { RowFix } from './rowFix';
 
 /** A recording as the proof knows it. */
 export interface ProofTake {
@@ -103,6 +102,17 @@ export type FindingPlace =
 
 /** What a sentence about a finding needs to know besides its place. */
 export type Facts = Readonly<Record<string, string | number>>;
+
+/** What mends something in the directory or the hours, which take effect at once. */
+export type RowFix =
+  | {
+      readonly type: 'queue';
+      readonly id: Queue['id'];
+      readonly changes: Partial<Pick<Queue, 'paused' | 'exitKey' | 'longestWaitSeconds'>>;
+    }
+  | { readonly type: 'box'; readonly id: Box['id']; readonly changes: Partial<Pick<Box, 'ownerId' | 'tell'>> }
+  /** Other words of a special date. */
+  | { readonly type: 'special'; readonly id: Hours['id']; readonly specialId: SpecialDateId; readonly words: string };
 
 /** Something that a rule found, and the edit that would mend it, where there is one. */
 export interface Found {

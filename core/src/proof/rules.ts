@@ -17,6 +17,7 @@ import { mostlyAway } from './rules/mostlyAway';
 import { holidayInWords } from './rules/holidayInWords';
 import { loudnessSteps } from './rules/loudnessSteps';
 import { voiceChanges } from './rules/voiceChanges';
+import { roundRinging } from './rules/roundRinging';
 import { switchNowhere } from './rules/switchNowhere';
 import { serviceEnds } from './rules/serviceEnds';
 import { boxUnheard } from './rules/boxUnheard';
@@ -108,6 +109,7 @@ export const rules = [
   lineAway,
   nobodyWorking,
   noWayToPerson,
+  roundRinging,
   listNowhere,
   stayNotKept,
   messageNotKept,

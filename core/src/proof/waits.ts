@@ -1,6 +1,5 @@
 import type { Queue } from '../directory';
-import type { RowFix } from './rowFix';
-import type { Found, ProofSubject } from './rule';
+import type { Found, ProofSubject, RowFix } from './rule';
 import { stepsOf } from './steps';
 
 type Changes = Extract<RowFix, { type: 'queue' }>['changes'];

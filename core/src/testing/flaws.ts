@@ -168,6 +168,16 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     edits: [onKey1(ringGroup(groupId.create('desk')), ...leaveMessage)],
     says: 'Most of Desk are away in 48 of its 48 open hours a week.',
   },
+  roundRinging: {
+    edits: [
+      {
+        type: 'setPath',
+        slot: { type: 'silence', sheetId: welcomeId },
+        path: [ringFor(noor.id, 24), { type: 'sayAgain' }],
+      },
+    ],
+    says: 'The silence path of Welcome rings and comes back: who presses nothing goes round until somebody answers.',
+  },
   switchNowhere: {
     office: { switched: { to: { type: 'sheet', sheetId: sheetId.create('storm') }, words: '' } },
     says: 'The switch is on and leads to a sheet that this script does not have.',

@@ -64,6 +64,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   holidayInWords: 'Change its words under Hours, or its days and times.',
   voiceChanges: 'Record all of it in one go, or let the voice say all of it.',
   loudnessSteps: 'Let it be brought to the line’s loudness where it is edited.',
+  roundRinging: 'Take a message after the ringing.',
   nameInWords: 'Change the words.',
   extensionInWords: 'Say the extension live, or change the words.',
   businessInWords: 'Say the name live, or change the words.',

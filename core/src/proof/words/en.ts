@@ -1,7 +1,6 @@
 import { describeSlot, findSheet, type Attendant, type Names } from '../../line';
 import type { Finding } from '../proof';
-import type { RowFix } from '../rowFix';
-import type { Consequence, Facts, FindingPlace } from '../rule';
+import type { Consequence, Facts, FindingPlace, RowFix } from '../rule';
 import type { RuleName } from '../rules';
 import { advice } from './advice.en';
 import { says } from './says.en';

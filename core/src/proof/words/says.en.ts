@@ -94,6 +94,8 @@ export const says: Readonly<Record<RuleName, Says>> = {
   voiceChanges: (where, { recorded, parts }) =>
     `${recorded} of the ${parts} parts of ${where} ${recorded === 1 ? 'is a recording' : 'are recordings'}; the voice says the rest.`,
   loudnessSteps: (where, { apart, is }) => `A recording of ${where} is ${apart} dB ${is} than the rest of the line.`,
+  roundRinging: (where, { helpless }) =>
+    `${where} rings and comes back: who presses ${helpless === 'silence' ? 'nothing' : 'only wrong keys'} goes round until somebody answers.`,
   nameInWords: (where, { name }) => `${where} speaks of ${name}, who has left.`,
   extensionInWords: (where, { extension, name }) =>
     name

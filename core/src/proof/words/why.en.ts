@@ -63,6 +63,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   holidayInWords: 'Callers come, or stay away, on the wrong day.',
   voiceChanges: 'One person’s voice after another’s within a sentence or two sounds patched together.',
   loudnessSteps: 'Callers start, or do not hear it.',
+  roundRinging: 'When nobody is free, such callers never get out, and leave no message.',
   nameInWords: 'Callers ask for somebody who is not there any more.',
   extensionInWords: 'Callers dial it and reach nobody, or somebody else.',
   businessInWords: 'Callers think that they have the wrong number.',
