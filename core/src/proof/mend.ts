@@ -39,8 +39,11 @@ export function pathFix(subject: ProofSubject, slot: Slot, path: Path): { readon
   return ended ? { fix: { type: 'setPath', slot, path: ended } } : {};
 }
 
+/** What has to be known to bring a path to an end. */
+export type MendedIn = Pick<ProofSubject, 'attendant' | 'boxes' | 'groups'>;
+
 /** A path, brought to an end by taking a message where it does not end by itself; undefined where that cannot be. */
-export function endedPath(subject: ProofSubject, slot: Slot, path: Path): Path | undefined {
+export function endedPath(subject: MendedIn, slot: Slot, path: Path): Path | undefined {
   if (pathEnds(subject.attendant, endingIn(slot, path))) return path;
   const box = boxFor(subject, slot, path);
   return box && [...path, { type: 'takeMessage', boxId: box.id, ...messageDefaults }];
@@ -55,7 +58,7 @@ export function endingIn(slot: Slot, path: Path): Path {
  * Where those who reach nobody on a path would leave a message: whose box it is, or the one named as the group; else the
  * box that is used nearest by, or the only one there is.
  */
-function boxFor({ attendant, boxes, groups }: ProofSubject, slot: Slot, path: Path): Box | undefined {
+function boxFor({ attendant, boxes, groups }: MendedIn, slot: Slot, path: Path): Box | undefined {
   for (const step of [...path].reverse()) {
     const group = step.type === 'ringGroup' ? groups.find(({ id }) => id === step.groupId)?.name : undefined;
     const own =

@@ -1,5 +1,5 @@
 import { boxDefaults, boxId, groupId, queueId, type Group, type Queue } from '../directory';
-import { hoursId, specialDateId, type Hours, type SpecialDate } from '../hours';
+import { hoursId, specialDateId, type Hours, type SpecialDate, type WeekSpan } from '../hours';
 import {
   applyEdit,
   newAnnouncement,
@@ -54,7 +54,6 @@ describe('sentences that are right', () => {
     'We are closed on Saturdays and Sundays.',
     'Our office is closed on weekends.',
     'We are open Monday through Friday.',
-    'We will be back tomorrow morning.',
     'The marina store next door is open now.',
     'The road to the ramp is closed for repairs.',
     'You have reached Larkspur Cove Boatyard outside office hours.',
@@ -73,6 +72,15 @@ describe('sentences that are right', () => {
     'Visit us at larkspurcove.example.',
   ])('are left alone while it is closed: %s', (words) => {
     expect(rulesFor([said(closedId, `We are closed. ${words}`)])).toEqual([]);
+  });
+
+  it('may say tomorrow where it is open every day', () => {
+    const [open] = holidayHours.week;
+    const week = ([1, 2, 3, 4, 5, 6, 7] as const).map((day) => ({ ...(open as WeekSpan), day }));
+    const hours = { ...holidayHours, week };
+    expect(
+      rulesFor([said(closedId, 'We are closed, and back tomorrow morning.')], { hours, allHours: [hours] }),
+    ).toEqual([]);
   });
 
   it.each([
@@ -184,6 +192,12 @@ describe('sentences that are not so', () => {
       [said(closedId, 'We are open Monday to Friday, 6 to 14:00.')],
       { allHours: [holidayHours, { ...holidayHours, id: 'hours:dock' as never, name: 'Dock', week: earlier }] },
     ],
+    [
+      'tomorrow, heard on a Friday evening',
+      'openInWords',
+      [said(closedId, 'We are closed. We will be back tomorrow.')],
+    ],
+    ['Monday, heard on a Tuesday evening', 'openInWords', [said(closedId, 'We are closed and open again on Monday.')]],
     ['a placeholder', 'leftInWords', [said(closedId, 'Welcome to [Company Name].')]],
     ['a live part that is none', 'leftInWords', [said(closedId, 'We open {opening time}.')]],
     ['a live part of somebody deleted', 'leftInWords', [said(closedId, 'Ask for {name person:gone}.')]],

@@ -8,6 +8,9 @@ import { peopleById } from './people';
 import { rememberBy } from './remember';
 import type { ProofSubject } from './rule';
 
+/** Who is there, and when. */
+export type Staff = Pick<ProofSubject, 'people' | 'groups' | 'queues' | 'line' | 'allHours'>;
+
 /** What rings somebody on a path, and when a call may come there. */
 export interface ReachedRing {
   readonly slot: Slot;
@@ -22,7 +25,8 @@ export function reachedRings(subject: ProofSubject): readonly ReachedRing[] {
   return ringsReached(callsOf(subject));
 }
 
-const ringsReached = rememberBy(({ answered, listed }: Calls): readonly ReachedRing[] => {
+/** The same, of calls that were tried out already. */
+export const ringsReached = rememberBy(({ answered, listed }: Calls): readonly ReachedRing[] => {
   const reached = new Map<string, ReachedRing>();
   // Callers on a list may call at any time.
   const always = {
@@ -52,7 +56,7 @@ const isRinging = (step: Step): step is ReachedRing['step'] =>
   ['ring', 'ringOperator', 'ringGroup', 'waitInQueue'].includes(step.type);
 
 /** Whether anybody whom a step rings works at one of some moments; a step that rings nobody at all is another matter. */
-export function someoneWorks(subject: ProofSubject, step: ReachedRing['step'], moments: readonly number[]): boolean {
+export function someoneWorks(subject: Staff, step: ReachedRing['step'], moments: readonly number[]): boolean {
   return moments.some((atMs) => rungAt(subject, step, atMs)?.length !== 0);
 }
 
@@ -72,7 +76,7 @@ function rememberByMoment(): (hours: Hours, zone: string, atMs: number) => boole
 }
 
 /** Whether all whom a step rings at a moment are rung on the phone on their desk, and keep no hours of their own. */
-export function desksOnly(subject: ProofSubject, step: ReachedRing['step'], atMs: number): boolean {
+export function desksOnly(subject: Staff, step: ReachedRing['step'], atMs: number): boolean {
   const rung = rungAt(subject, step, atMs) ?? [];
   return rung.length > 0 && rung.every(({ phones, hoursId }) => hoursId === null && phones.every(isOnDesk));
 }
@@ -86,7 +90,7 @@ interface Rung {
 }
 
 /** Whom a step rings at a moment; undefined when it is for nobody that there is. */
-function rungAt(subject: ProofSubject, step: ReachedRing['step'], atMs: number): readonly Rung[] | undefined {
+function rungAt(subject: Staff, step: ReachedRing['step'], atMs: number): readonly Rung[] | undefined {
   const people = peopleById(subject.people);
   const { line, allHours } = subject;
   const keeps = (hoursId: HoursId): boolean => {

@@ -14,25 +14,29 @@ import { backSaid, type BackSaid } from '../reading/backSaid';
 import { statesSaid } from '../reading/stateSaid';
 import { remember } from '../remember';
 import type { Found, Rule } from '../rule';
+import { spokenTexts } from '../spokenTexts';
 
 /** Words of a special date that are not so by how long it lasts, what is open then, or when it opens again. */
 export const holidayInWords: Rule<'holidayInWords'> = {
   name: 'holidayInWords',
   grade: 'caution',
   consequence: 'misled',
-  find: ({ hours, today, attendant }) =>
-    hours.special.flatMap(({ id, words }): Found[] => {
-      const days = words === '' ? undefined : nextDays(hours, today).get(id);
+  find: (subject) =>
+    spokenTexts(subject).flatMap(({ place, words, voice }): Found[] => {
+      if (place.type !== 'special') return [];
+      const { hours, today } = subject;
+      const id = place.specialId;
+      const days = nextDays(hours, today).get(id);
       const at = { type: 'hours', specialId: id } as const;
       if (!days) return [];
-      const state = untrueState(words, attendant.voice, hours, days);
+      const state = untrueState(words, voice, hours, days);
       if (state) return [{ at, facts: state }];
       const back = untrueBack(words, hours, days);
       if (!back) return [];
       const { opens, ...said } = back;
       const facts = { words: said.words, why: 'opensOn', opens: showDay(opens) };
       const right = words.replace(said.day, weekdayName(weekdayOf(opens)));
-      const isEnglish = languageOf(attendant.voice) === 'en' && said.on !== 'tomorrow';
+      const isEnglish = languageOf(voice) === 'en' && said.on !== 'tomorrow';
       const rowFix = { type: 'special', id: hours.id, specialId: id, words: right } as const;
       return [{ at, facts, ...(isEnglish && { rowFix }) }];
     }),

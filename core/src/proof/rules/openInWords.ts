@@ -1,4 +1,10 @@
-import { readDate } from '../../hours';
+import { nextOpening, readDate, type Hours } from '../../hours';
+import type { SheetId } from '../../line';
+import type { Reach } from '../../paths';
+import { callsOf, choicesIn, type Calls } from '../calls';
+import { zoneOf } from '../facts';
+import { backSaid } from '../reading/backSaid';
+import { datesSaid } from '../reading/datesSaid';
 import { openDays } from '../openDays';
 import { hearingsOf } from '../hearings';
 import { statesSaid, type StateSaid } from '../reading/stateSaid';
@@ -19,10 +25,15 @@ export const openInWords: Rule<'openInWords'> = {
         const why = said.days.length > 0 ? wrongDays(subject, text, said) : wrongNow(subject, text, said);
         return why ? [{ words: said.words, why }] : [];
       });
-      const [first] = wrong;
+      const [first = wrongBack(subject, text)] = wrong;
       return first ? [{ at: text.at, facts: first }] : [];
     }),
 };
+
+/** As if there were no special dates. */
+const regularly = rememberBy((hours: Hours): Hours => ({ ...hours, special: [] }));
+
+const backIn = rememberBy(({ words }: SpokenText) => backSaid(words));
 
 const statesIn = rememberBy(({ words, voice }: SpokenText) => statesSaid(words, voice));
 
@@ -32,6 +43,36 @@ function wrongNow(subject: ProofSubject, { place }: SpokenText, { state }: State
   const hearings = hearingsOf(subject, place);
   if (state === 'closed') return hearings.some(({ open }) => open) ? 'heardOpen' : null;
   return hearings.some(({ closed, open }) => closed && !open) ? 'heardClosed' : null;
+}
+
+/** That it is open again tomorrow, or on a weekday, by each moment of the weeks ahead at which it is heard while it is closed. */
+function wrongBack(subject: ProofSubject, text: SpokenText): { words: string; why: string } | undefined {
+  const { place } = text;
+  // What is said of a date is a matter of that date.
+  if (place.type !== 'words' || datesSaid(text.words).length > 0) return undefined;
+  const said = backIn(text);
+  if (!said) return undefined;
+  const hours = regularly(subject.hours);
+  const isSo = closedMoments(callsOf(subject), place.sheetId).every((atMs) => {
+    const next = nextOpening(hours, zoneOf(subject.line), atMs);
+    if (!next) return true;
+    // After midnight the coming morning is called tomorrow as well.
+    return said.on === 'tomorrow' ? next.daysAhead <= 1 : next.weekday === said.on;
+  });
+  return isSo ? undefined : { words: said.words, why: 'notThen' };
+}
+
+/** Of calls that hear a sheet: those of the regular weeks at which the business is closed. */
+const closedMoments = (calls: Calls, sheetId: SheetId): readonly number[] =>
+  calls.answered
+    .filter(({ reach }) => hears(reach, sheetId))
+    .flatMap(({ usual, closed }) => closed.filter((atMs) => usual.includes(atMs)));
+
+function hears(reach: Reach, sheetId: SheetId): boolean {
+  return (
+    [...reach.menus.values()].some((menu) => menu.sheetId === sheetId) ||
+    choicesIn(reach).some(({ leg }) => leg.sheets.includes(sheetId))
+  );
 }
 
 /** Against the week that the line keeps now; where words speak of another season, against all of them. */

@@ -1,6 +1,7 @@
 import { occurrences, readDate, showDate, showDay } from '../../hours';
 import { datesSaid, isOtherWeekday } from '../reading/datesSaid';
 import type { Found, Rule } from '../rule';
+import { spokenTexts } from '../spokenTexts';
 import { isOtherDate } from '../statedDates';
 
 const daysAhead = 400;
@@ -10,14 +11,17 @@ export const specialWordsOld: Rule<'specialWordsOld'> = {
   name: 'specialWordsOld',
   grade: 'caution',
   consequence: 'misled',
-  find: ({ hours, today }) => {
+  find: (subject) => {
+    const { hours, today } = subject;
     const now = readDate(today) ?? 0;
     const next = new Map(
       [...occurrences(hours, now, now + daysAhead)].reverse().map((each) => [each.date.id, each] as const),
     );
-    return hours.special.flatMap(({ id, words }): Found[] => {
+    return spokenTexts(subject).flatMap(({ place, words }): Found[] => {
+      if (place.type !== 'special') return [];
+      const id = place.specialId;
       const days = next.get(id);
-      if (words === '' || !days) return [];
+      if (!days) return [];
       const wrong = datesSaid(words).find((said) => isOtherDate(said, days) || isOtherWeekday(said, days.from));
       const years = [showDate(days.from), showDate(days.to + 1)].map((date) => date.slice(0, 4));
       const year = words.match(/\b20\d{2}\b/)?.[0];

@@ -1,17 +1,21 @@
 import {
   languageOf,
   pathEnds,
+  pathGraph,
   ringDefaults,
+  type Attendant,
   type Edit,
   type Menu,
+  type OperatorId,
   type Path,
   type SheetId,
   type Slot,
   type Step,
+  type VoiceId,
 } from '../../line';
 import type { Reach } from '../../paths';
 import { callsOf, type Calls } from '../calls';
-import { endedPath } from '../mend';
+import { endedPath, type MendedIn } from '../mend';
 import { rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
 
@@ -25,7 +29,7 @@ export const zeroUnused: Rule<'zeroUnused'> = {
     return subject.attendant.sheets.flatMap((sheet): Found[] => {
       if (sheet.type !== 'menu' || sheet.options.length < 2 || quiet.has(sheet.id)) return [];
       if (sheet.options.some(({ key }) => key === '0')) return [];
-      return [{ at: { type: 'sheet', sheetId: sheet.id }, ...fixFor(sheet, subject) }];
+      return [{ at: { type: 'sheet', sheetId: sheet.id }, ...fixOf(sheet, subject) }];
     });
   },
 };
@@ -41,24 +45,41 @@ const heardWhileClosed = rememberBy(({ answered, listed, others }: Calls): Reado
   return new Set([...closed].filter((id) => !atAnyTime.has(id)));
 });
 
-/** 0 rings the operator; where nobody is named, it does what pressing nothing does, where that rings somebody. */
-function fixFor(menu: Menu, subject: ProofSubject): { readonly fix?: Edit } {
-  const { attendant } = subject;
-  const isRecorded = menu.takes.whole !== undefined;
-  if (isRecorded || languageOf(menu.voice ?? attendant.voice) !== 'en') return {};
-  const slot = { type: 'key', sheetId: menu.id, key: '0' } as const;
-  const path = operatorPath(subject, slot) ?? menu.silencePath;
-  if (!ringsSomebody(path, attendant) || !pathEnds(attendant, path)) return {};
-  return {
-    fix: { type: 'addKey', sheetId: menu.id, option: { key: '0', label: 'to speak to somebody', readOut: true, path } },
-  };
+/** What mends one menu hangs on that menu, and on the paths of all, which words do not change. */
+function fixOf(menu: Menu, { attendant, line, boxes, groups }: ProofSubject): { readonly fix?: Edit } {
+  return fixFor(menu, pathGraph(attendant).attendant, attendant.voice, line.operatorId, boxes, groups);
 }
+
+/** 0 rings the operator; where nobody is named, it does what pressing nothing does, where that rings somebody. */
+const fixFor = rememberBy(
+  (
+    menu: Menu,
+    attendant: Attendant,
+    voice: VoiceId,
+    operatorId: OperatorId | null,
+    boxes: ProofSubject['boxes'],
+    groups: ProofSubject['groups'],
+  ): { readonly fix?: Edit } => {
+    const isRecorded = menu.takes.whole !== undefined;
+    if (isRecorded || languageOf(menu.voice ?? voice) !== 'en') return {};
+    const slot = { type: 'key', sheetId: menu.id, key: '0' } as const;
+    const path = operatorPath({ attendant, boxes, groups }, operatorId, slot) ?? menu.silencePath;
+    if (!ringsSomebody(path, attendant) || !pathEnds(attendant, path)) return {};
+    return {
+      fix: {
+        type: 'addKey',
+        sheetId: menu.id,
+        option: { key: '0', label: 'to speak to somebody', readOut: true, path },
+      },
+    };
+  },
+);
 
 const rings: ReadonlySet<Step['type']> = new Set(['ring', 'ringOperator', 'ringGroup', 'waitInQueue']);
 
 /** Rings the operator, then takes a message; undefined where nobody operates the line, or there is no box. */
-function operatorPath(subject: ProofSubject, slot: Slot): Path | undefined {
-  if (subject.line.operatorId === null) return undefined;
+function operatorPath(subject: MendedIn, operatorId: OperatorId | null, slot: Slot): Path | undefined {
+  if (operatorId === null) return undefined;
   return endedPath(subject, slot, [{ ...ringDefaults, type: 'ringOperator' }]);
 }
 

@@ -152,6 +152,7 @@ const notSo: Readonly<Record<string, string>> = {
   notOpen: 'but you are closed then',
   notClosed: 'but you are open then',
   leftOut: 'but you are open on other days too',
+  notThen: 'and some who hear it ring when you open again on another day',
 };
 
 function lower(where: string): string {

@@ -1,6 +1,7 @@
 import { Box, Button, CloseButton, Dialog, Portal, Text } from '@chakra-ui/react';
 import { usesOf, type Edit, type ReferredId } from '@locutor/core/line';
 import { useState } from 'react';
+import type { Switch } from '@locutor/core/hours';
 import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { tellDone } from '../../parts/notices';
@@ -18,7 +19,9 @@ interface Props {
 
 /** Before something that is used is removed: where it is used, and what is to be put there. */
 export function RemoveDialog({ id, name, others, removal, onClose, onRemoved }: Props) {
-  const { attendant, names, edit, store } = useDraft();
+  const { attendant, names, edit, store, switched } = useDraft();
+  const uses = usesOf(attendant, id);
+  const isSwitched = leadsThere(switched, id);
   const [to, setTo] = useState('');
   const remove = (edits: readonly Edit[], says: string): void => {
     onClose();
@@ -37,7 +40,12 @@ export function RemoveDialog({ id, name, others, removal, onClose, onRemoved }: 
               <Dialog.Title>{name} is still used</Dialog.Title>
             </Dialog.Header>
             <Dialog.Body>
-              <Text>Used in {usesInWords(usesOf(attendant, id), attendant, names)}.</Text>
+              {uses.length > 0 && <Text>Used in {usesInWords(uses, attendant, names)}.</Text>}
+              {isSwitched && (
+                <Text mt={uses.length > 0 ? '2' : undefined}>
+                  The switch leads to it now. Until the switch ends, a version without it goes on air only with a yes.
+                </Text>
+              )}
               {others.length > 0 && (
                 <Box mt="3" lineHeight="1.9">
                   Put{' '}
@@ -82,4 +90,9 @@ export function RemoveDialog({ id, name, others, removal, onClose, onRemoved }: 
       </Portal>
     </Dialog.Root>
   );
+}
+
+/** Whether the switch is on and leads to a sheet. */
+export function leadsThere(switched: Pick<Switch, 'to'> | null, id: ReferredId): boolean {
+  return switched?.to.type === 'sheet' && switched.to.sheetId === id;
 }

@@ -15,12 +15,12 @@ import { useDraftTools } from '../../draft/DraftProvider';
 import { newId } from '../../parts/newId';
 import { tellDone } from '../../parts/notices';
 import { putOnClipboard } from '../../path/clipboard';
-import { RemoveDialog } from './RemoveDialog';
+import { leadsThere, RemoveDialog } from './RemoveDialog';
 import { freeName } from './freeName';
 
 /** What can be done with a whole sheet. */
 export const SheetMenu = memo(function SheetMenu({ id, name }: { readonly id: SheetId; readonly name: string }) {
-  const { edit, store } = useDraftTools();
+  const { edit, store, switched } = useDraftTools();
   const navigate = useNavigate();
   const [isRemoving, setRemoving] = useState(false);
   // The sheet itself changes with every letter typed in it; what is asked here is looked up when it is wanted.
@@ -53,7 +53,11 @@ export const SheetMenu = memo(function SheetMenu({ id, name }: { readonly id: Sh
     copy();
     takeAway();
   };
-  const remove = (): void => (usesOf(now().attendant, id).length > 0 ? setRemoving(true) : takeAway());
+  const remove = (): void => {
+    const isNeeded = usesOf(now().attendant, id).length > 0 || leadsThere(switched, id);
+    if (isNeeded) setRemoving(true);
+    else takeAway();
+  };
   const move = (by: 1 | -1) => edit({ type: 'moveSheet', sheetId: id, toIndex: now().index + by });
   return (
     <>
