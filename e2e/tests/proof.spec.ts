@@ -68,6 +68,29 @@ test('a change in the directory that would break what is on air is asked about b
   await expect(page.getByRole('link', { name: /things on air to look at/ })).toBeVisible();
 });
 
+test('a queue that callers cannot leave is mended where it is kept, from the reading of what is on air, and back', async ({
+  page,
+  server,
+}) => {
+  const queues = async () =>
+    (await (await page.request.get(`${server.url}/api/queues`)).json()) as {
+      id: string;
+      revision: number;
+      exitKey: string | null;
+    }[];
+  const [queue] = await queues();
+  const data = { revision: queue?.revision, exitKey: null };
+  expect((await page.request.patch(`${server.url}/api/queues/${queue?.id}`, { data })).status()).toBe(200);
+  await page.goto(`${server.url}/proof`);
+  const onAir = page.getByRole('region', { name: 'What callers hear now' });
+  await onAir.getByRole('button', { name: 'Let key * leave Spring launch line' }).click();
+  await expect(onAir).toBeHidden();
+  expect((await queues())[0]?.exitKey).toBe('*');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(onAir).toContainText('leads to a queue that callers can leave only by hanging up');
+  expect((await queues())[0]?.exitKey).toBeNull();
+});
+
 test('words that promise what does not happen are told of while they are typed, in a worker', async ({
   page,
   server,

@@ -59,7 +59,8 @@ export function describeRowFix(fix: RowFix, names: Names): string {
 
 function inQueue({ changes }: Extract<RowFix, { type: 'queue' }>, name: string): string {
   if (changes.exitKey) return `let key ${changes.exitKey} leave ${name}`;
-  if (changes.longestWaitSeconds) return `let nobody wait longer than ${changes.longestWaitSeconds} s in ${name}`;
+  if (changes.longestWaitSeconds)
+    return `let nobody wait longer than ${changes.longestWaitSeconds / 60} minutes in ${name}`;
   return `let ${name} take callers again`;
 }
 

@@ -1,9 +1,7 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { describeFinding } from '@locutor/core/proof';
 import { describeOutOfStep } from '@locutor/core/speech';
-import { ChevronRight } from 'lucide-react';
-import { Link } from 'react-router';
-import { useMessages, useOnAir, usePlanned, useStorage } from '../../api/resources';
+import { useMessages, usePlanned, useStorage } from '../../api/resources';
 import { useHandsetDock } from '../../app/handsetDock';
 import { useDraft } from '../../draft/DraftProvider';
 import { useAirDifferences } from '../../draft/useAirDifferences';
@@ -12,26 +10,24 @@ import { showBytes } from '../../parts/bytes';
 import { showWhen } from '../../parts/time';
 import { useSpokenThings } from '../greetings/spokenThings';
 import { useNow } from '../../parts/useNow';
+import { Needs, type Need } from './Needs';
 import { useOverBudget } from './useOverBudget';
 import { useBroken } from '../rehearsals/useRuns';
 import { findingLink } from '../script/findingSheet';
-
-interface Need {
-  readonly says: string;
-  readonly does: string;
-  readonly to: string;
-}
 
 const mostFaultsListed = 4;
 
 /** What waits for the manager, each with the next click. */
 export function NeedsYou() {
   const needs = useNeeds();
+  const isAmiss = useAirFindings().length > 0;
   const dock = useHandsetDock();
   if (needs.length === 0) {
     return (
       <Text>
-        Nothing. The draft is on air, it has no faults, and every message was heard.{' '}
+        {isAmiss
+          ? 'Nothing besides what is not right on air, above.'
+          : 'Nothing. The draft is on air, it has no faults, and every message was heard.'}{' '}
         {!dock.isOpen && (
           <Box asChild color="petrol.fg" textDecoration="underline" cursor="pointer">
             <button type="button" onClick={() => dock.setOpen(true)}>
@@ -42,20 +38,7 @@ export function NeedsYou() {
       </Text>
     );
   }
-  return (
-    <Box as="ul" listStyleType="none" borderTopWidth="1px" borderColor="hairline">
-      {needs.map((need) => (
-        <Flex as="li" key={need.says} borderBottomWidth="1px" borderColor="hairline" py="2" gap="3" align="center">
-          <Text flex="1">{need.says}</Text>
-          <Flex asChild align="center" color="petrol.fg" fontWeight="500" flexShrink="0">
-            <Link to={need.to}>
-              {need.does} <ChevronRight size={15} aria-hidden />
-            </Link>
-          </Flex>
-        </Flex>
-      ))}
-    </Box>
-  );
+  return <Needs needs={needs} />;
 }
 
 function useNeeds(): readonly Need[] {
@@ -70,7 +53,6 @@ function useNeeds(): readonly Need[] {
   const things = useSpokenThings();
   const storage = useStorage().data;
   const overBudget = useOverBudget();
-  const onAir = useOnAir(line);
   const amiss = useAirFindings();
   const needs: Need[] = [];
   if (storage?.isLow) {
@@ -78,10 +60,6 @@ function useNeeds(): readonly Need[] {
     needs.push({ says, does: 'See what is kept', to: '/settings' });
   }
   if (overBudget) needs.push({ says: overBudget, does: 'See the cost', to: '/traffic/cost?span=thisMonth' });
-  for (const finding of onAir ? amiss.slice(0, mostFaultsListed) : []) {
-    const says = `On air: ${describeFinding(finding, onAir?.attendant ?? attendant, names)}`;
-    needs.push({ says, does: 'Mend it', to: findingLink(finding) });
-  }
   if (unheard > 0) {
     const says = unheard === 1 ? 'One message was not heard yet.' : `${unheard} messages were not heard yet.`;
     needs.push({ says, does: 'Listen', to: '/messages' });
@@ -91,7 +69,7 @@ function useNeeds(): readonly Need[] {
   } else if (planned) {
     const when = showWhen(planned.at, line.timeZone, now);
     needs.push({
-      says: `A new version goes on air at ${when}, planned by ${planned.by}.`,
+      says: `${planned.versionId ? 'An earlier version goes back' : 'A new version goes'} on air at ${when}, planned by ${planned.by}.`,
       does: 'Look at it',
       to: '/on-air',
     });

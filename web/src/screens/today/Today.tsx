@@ -7,6 +7,7 @@ import { Switchboard } from '../../live/Switchboard';
 import { showClock, showWhen } from '../../parts/time';
 import { SwitchPanel } from '../../switch/SwitchPanel';
 import { useNow } from '../../parts/useNow';
+import { AmissOnAir } from './AmissOnAir';
 import { NeedsYou } from './NeedsYou';
 import { TrafficToday } from './TrafficToday';
 import { WeekStrip } from './WeekStrip';
@@ -47,6 +48,7 @@ export default function Today() {
             ? `At ${showWhen(answering.next.atMs, line.timeZone, now)}, ${answering.next.name} takes over.`
             : 'That never changes.'}
         </Text>
+        <AmissOnAir />
         <SectionTitle>The switch: for now, whatever the hours say</SectionTitle>
         <SwitchPanel attendant={shown} now={now} />
         <SectionTitle>On the line now</SectionTitle>
