@@ -121,7 +121,8 @@ export function choicesIn({ begins, menus }: Reach): readonly Explored[] {
   return [...begins, ...[...menus.values()].flatMap(({ choices }) => choices)];
 }
 
-function sheetsIn(reach: Reach): readonly SheetId[] {
+/** The sheets that calls come to. */
+export function sheetsIn(reach: Reach): readonly SheetId[] {
   return choicesIn(reach).flatMap(({ leg }) => leg.sheets);
 }
 

@@ -150,11 +150,16 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     edits: [
       {
         type: 'addSheet',
-        sheet: { ...newAnnouncement(submenu, 'Night'), words: 'We are closed now.', afterPath: leaveMessage },
+        sheet: {
+          ...newAnnouncement(submenu, 'At any time'),
+          words: 'Thank you for calling. In an emergency at a mooring, ring the harbor master.',
+          afterPath: leaveMessage,
+        },
       },
-      words(closedId, 'openingWords', 'Thank you for calling Larkspur Cove Boatyard.'),
+      onKey1({ type: 'goTo', sheetId: submenu }),
+      { type: 'setPath', slot: { type: 'otherwise' }, path: [{ type: 'goTo', sheetId: submenu }] },
     ],
-    says: 'Night says that you are closed, and nobody hears it: After hours answers then.',
+    says: 'After hours says that you are closed, and nobody hears it: At any time answers then.',
   },
   mostlyAway: {
     office: {

@@ -2,7 +2,6 @@ import { Injectable, type OnModuleInit } from '@nestjs/common';
 import type { ProofSubject } from '@locutor/core/proof';
 import { Foresight, type OfficeChange } from '../foresight/foresight';
 import { factsOf } from './subjects.service';
-import type { LineEntity } from '../lines/line.entity';
 import { LinesService } from '../lines/lines.service';
 import type { Break } from '../problems/problem';
 import { Reckoning } from '../reckoning/reckoning.module';
@@ -24,18 +23,21 @@ export class OnAirLook implements OnModuleInit {
     this.foresight.lookWith((change) => this.look(change));
   }
 
+  /** All lines at once: a thread that is begun for each would cost more than the reading. */
   private async look(change: OfficeChange): Promise<readonly Break[]> {
     const lines = await this.lines.list();
-    const found = await Promise.all(lines.map((line) => this.lookAt(line, change)));
-    return found.flat();
-  }
-
-  private async lookAt(line: LineEntity, change: OfficeChange): Promise<readonly Break[]> {
-    const now = await this.subjects.onAirOf(line);
-    if (!now) return [];
+    const subjects = await Promise.all(lines.map((line) => this.subjects.onAirOf(line)));
+    const onAir = lines.flatMap((line, index) => {
+      const now = subjects[index];
+      return now ? [{ line, now }] : [];
+    });
+    if (onAir.length === 0) return [];
     const names = await this.uses.names();
-    const found = await this.reckoning.of('newlyFound', { now, change: changeOf(now, change), names });
-    return found.map(({ says, why }) => ({ lineName: line.name, says, why }));
+    const asked = onAir.map(({ now }) => ({ now, change: changeOf(now, change) }));
+    const found = await this.reckoning.of('newlyFound', { lines: asked, names });
+    return onAir.flatMap(({ line }, index) =>
+      (found[index] ?? []).map(({ says, why }) => ({ lineName: line.name, says, why })),
+    );
   }
 }
 

@@ -34,9 +34,11 @@ export default function work(task: Task): unknown {
     case 'proof':
       return said(proof(task.from.subject), task.from.subject, task.from.names);
     case 'newlyFound': {
-      const { now, change, names } = task.from;
-      const then = { ...now, ...change };
-      return said(newlyFound(now, then), then, names);
+      const { lines, names } = task.from;
+      return lines.map(({ now, change }) => {
+        const then = { ...now, ...change };
+        return said(newlyFound(now, then), then, names);
+      });
     }
     case 'rehearse':
       return task.from.rehearsals.map((rehearsal) => rehearse(task.from.script, rehearsal));

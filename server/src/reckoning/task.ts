@@ -40,10 +40,13 @@ export interface Reckonings {
     readonly from: { readonly subject: ProofSubject; readonly names: Names };
     readonly to: SaidFinding[];
   };
-  /** What callers would meet once the office is otherwise, and do not meet now. */
+  /** What callers of each line would meet once the office is otherwise, and do not meet now. */
   readonly newlyFound: {
-    readonly from: { readonly now: ProofSubject; readonly change: Partial<ProofSubject>; readonly names: Names };
-    readonly to: SaidFinding[];
+    readonly from: {
+      readonly lines: readonly { readonly now: ProofSubject; readonly change: Partial<ProofSubject> }[];
+      readonly names: Names;
+    };
+    readonly to: SaidFinding[][];
   };
   readonly rehearse: {
     readonly from: { readonly script: CallScript; readonly rehearsals: readonly Rehearsal[] };

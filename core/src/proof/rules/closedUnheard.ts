@@ -1,9 +1,9 @@
 import { findSheet, slotKey, type Sheet, type SheetId, type Slot } from '../../line';
-import { callsOf, type AnsweredCalls } from '../calls';
+import { callsOf, sheetsIn, type AnsweredCalls } from '../calls';
 import type { Found, ProofSubject, Rule } from '../rule';
 import { saysClosed, unreachedSheets } from '../unreachedSheets';
 
-/** A sheet that says it is closed, which nobody hears: something else, which does not say so, answers while it is closed. */
+/** A sheet that says it is closed, which nobody hears: what answers by day, and does not say so, answers then too. */
 export const closedUnheard: Rule<'closedUnheard'> = {
   name: 'closedUnheard',
   grade: 'caution',
@@ -12,10 +12,10 @@ export const closedUnheard: Rule<'closedUnheard'> = {
     const sheets = unreachedSheets(subject).filter((sheet) => saysClosed(sheet, subject.attendant));
     if (sheets.length === 0) return [];
     const { slot, instead } = answeringClosed(subject);
-    if (instead && saysClosed(instead, subject.attendant)) return [];
+    if (!instead || saysClosed(instead, subject.attendant)) return [];
     return sheets.map(({ id }): Found => {
       const fix = slot && sheets.length === 1 && answerWith(slot, id);
-      return { at: { type: 'sheet', sheetId: id }, facts: { instead: instead?.name ?? '' }, ...(fix && { fix }) };
+      return { at: { type: 'sheet', sheetId: id }, facts: { instead: instead.name }, ...(fix && { fix }) };
     });
   },
 };
@@ -29,9 +29,11 @@ function answeringClosed(subject: ProofSubject): { readonly slot?: Slot; readonl
   const sheetId = most && firstSheet(most);
   const instead = sheetId && findSheet(subject.attendant, sheetId);
   if (!instead) return {};
+  const isOfDay = answered.some(({ reach, open }) => open.length > 0 && sheetsIn(reach).includes(instead.id));
+  if (!isOfDay) return {};
   // It must go on being heard where it is right.
   const isHeardElsewhere = answered.some(
-    (each) => slotKey(each.slot) !== slotKey(most.slot) && firstSheet(each) === sheetId,
+    ({ slot, reach }) => slotKey(slot) !== slotKey(most.slot) && sheetsIn(reach).includes(instead.id),
   );
   return { instead, ...(isHeardElsewhere && most.open.length === 0 && { slot: most.slot }) };
 }

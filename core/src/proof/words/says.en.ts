@@ -29,7 +29,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
   lineOutOfService: () => 'The line is not in service today.',
   lineAway: (where) => `${where} hands over to a line that is not in service today.`,
   closedUnheard: (where, { instead }) =>
-    `${where} says that you are closed, and nobody hears it: ${instead === '' ? 'something else' : instead} answers then.`,
+    `${where} says that you are closed, and nobody hears it: ${instead} answers then.`,
   mostlyAway: (where, { away, inAll }) => `Most of ${where} are away in ${away} of its ${inAll} open hours a week.`,
   switchNowhere: () => 'The switch is on and leads to a sheet that this script does not have.',
   nobodyWorking: (where) => `${where} rings people of whom nobody works at the times it is reached.`,
