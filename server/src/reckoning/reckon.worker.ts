@@ -18,6 +18,7 @@ import { callersOf } from './callersOf';
 import { costOf } from './costOf';
 import { countCalls } from './countCalls';
 import { callsCsv, pageOfIds, startedAt } from './fromLog';
+import { asBefore, withChange } from './readBefore';
 import { reportLetter } from './reportLetter';
 import { leftAs, mixTracks, spokenOf } from './spoken';
 import type { SaidFinding, Task } from './task';
@@ -31,12 +32,15 @@ giveWay();
 /** Reckons what would hold the thread that runs the calls. */
 export default function work(task: Task): unknown {
   switch (task.name) {
-    case 'proof':
-      return said(proof(task.from.subject), task.from.subject, task.from.names);
+    case 'proof': {
+      const subject = asBefore(task.from.subject);
+      return said(proof(subject), subject, task.from.names);
+    }
     case 'newlyFound': {
       const { lines, names } = task.from;
-      return lines.map(({ now, change }) => {
-        const then = { ...now, ...change };
+      return lines.map((line) => {
+        const now = asBefore(line.now);
+        const then = withChange(now, line.change);
         return said(newlyFound(now, then), then, names);
       });
     }

@@ -1,5 +1,5 @@
 import { proof, type ProofSubject } from '@locutor/core/proof';
-import { keepSame } from './keepSame';
+import { keepSame } from '@locutor/core/merging';
 import type { ProofAsked, ProofTold } from './proofReader';
 
 /** What was read last: of what did not change nothing is reckoned again. */
