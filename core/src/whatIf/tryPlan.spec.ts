@@ -226,7 +226,8 @@ describe('callers of a menu', () => {
   });
 
   it('choose alike in a menu nobody has been to, which is said', () => {
-    const { unknownMenus } = tried({ script: office, callers: callers.map((each) => ({ ...each, visits: [] })) });
+    const few = callers.slice(0, 40).map((each) => ({ ...each, visits: [] }));
+    const { unknownMenus } = tried({ script: office, callers: few, runs: 1 });
     expect(unknownMenus).toContain('Welcome');
   });
 });
