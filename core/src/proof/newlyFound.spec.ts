@@ -1,4 +1,4 @@
-import { fuelId, moorings, noor } from '../testing/boatyard';
+import { fuelId, moorings, noor, welcomeId } from '../testing/boatyard';
 import { onKey1, ringGroup } from '../testing/flaws';
 import { leaveMessage, nightHours, soundAttendant, soundSubject } from '../testing/soundOffice';
 import { applyEdit } from '../line';
@@ -25,8 +25,24 @@ describe('what callers would meet once the office is otherwise', () => {
     expect(newlyFound(emptied, emptied)).toEqual([]);
     const shut = { ...emptied, hours: { ...emptied.hours, week: [] } };
     const news = newlyFound(emptied, shut);
-    expect(news.every(({ grade, consequence }) => grade !== 'tip' && consequence !== 'office')).toBe(true);
+    expect(news.every(({ grade }) => grade !== 'tip')).toBe(true);
     expect(news.map(({ rule }) => rule)).not.toContain('nobodyThere');
+  });
+
+  it('leaves out what callers only wait for', () => {
+    const renumbered = {
+      ...subject,
+      people: subject.people.map((each) => ({ ...each, extension: `1${each.extension}` })),
+    };
+    const waits = soundSubject(
+      applyEdit(subject.attendant, {
+        ...{ type: 'setMenuSettings', sheetId: welcomeId },
+        settings: { extensions: { waitSeconds: 3 } },
+      }),
+    );
+    const then = { ...waits, people: renumbered.people };
+    expect(proof(then).map(({ rule }) => rule)).toContain('keyIsFirstDigit');
+    expect(rulesIn(waits, then)).not.toContain('keyIsFirstDigit');
   });
 
   it('tells of words that are no longer so, and of people who would never work when they are rung', () => {
