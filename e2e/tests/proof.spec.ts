@@ -48,7 +48,7 @@ test('a change in the directory that would break what is on air is asked about b
 }) => {
   await page.goto(`${server.url}/directory/groups`);
   await page.getByRole('link', { name: /^Moorings/ }).click();
-  const takeOut = page.getByRole('button', { name: /^Take .+ out$/ });
+  const takeOut = page.getByRole('region', { name: 'Group Moorings' }).getByRole('button', { name: /^Take .+ out$/ });
   await expect(takeOut).toHaveCount(2);
   await takeOut.first().click();
   await expect(takeOut).toHaveCount(1);

@@ -41,6 +41,10 @@ test('the hours are shared as words, text, for the web site and as a calendar, w
   await expect(panel).toContainText('Monday: Office 9:00 AM to 4:00 PM');
   await expect(panel.getByRole('list', { name: 'Not taken' })).toHaveText('Whenever cannot be read.');
   await panel.getByRole('button', { name: 'Take the week' }).click();
+  // The words during lunch say until when it is.
+  const asked = page.getByRole('alertdialog', { name: 'Callers would notice this at once' });
+  await expect(asked).toContainText('until half past twelve');
+  await asked.getByRole('button', { name: 'Yes, change it' }).click();
   await expect(page.getByText('The calendar was taken in.')).toBeVisible();
   await page.getByRole('button', { name: 'Share' }).click();
   await shared.getByLabel('In which form').selectOption('as text');

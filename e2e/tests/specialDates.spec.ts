@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { callAt, expect, heard, startLine, test } from '../support/test';
+import { callAt, expect, heard, saved, startLine, test } from '../support/test';
 
 const dates = (page: Page) => page.getByRole('region', { name: 'Special dates' });
 const form = (page: Page) => page.getByRole('form', { name: 'New special date' });
@@ -49,6 +49,7 @@ test('a date of its own is entered as a sentence, refused in words where it cann
   const row = dates(page).getByRole('listitem').filter({ hasText: 'Boat show' });
   await expect(row).toContainText('Tue, Feb 16, 2027');
   await expect(row).toContainText('closed 2:00 PM to 4:00 PM');
+  await saved(page);
   await callAt(page, '2027-02-16T14:30');
   await expect(heard(page)).toContainText('We are at the boat show today.');
   await expect(heard(page)).toContainText('The office is closed now.');
