@@ -1,7 +1,6 @@
-import { nextOpening, readDate, type Hours } from '../../hours';
+import { nextOpening, readDate } from '../../hours';
 import type { SheetId } from '../../line';
-import type { Reach } from '../../paths';
-import { callsOf, choicesIn, type Calls } from '../calls';
+import { callsOf, sheetsIn, type Calls } from '../calls';
 import { zoneOf } from '../facts';
 import { backSaid } from '../reading/backSaid';
 import { datesSaid } from '../reading/datesSaid';
@@ -9,6 +8,7 @@ import { openDays } from '../openDays';
 import { hearingsOf } from '../hearings';
 import { statesSaid, type StateSaid } from '../reading/stateSaid';
 import { sentenceOf } from '../reading/promises';
+import { regularly } from '../regularly';
 import { rememberBy } from '../remember';
 import type { Found, ProofSubject, Rule } from '../rule';
 import { spokenTexts, type SpokenText } from '../spokenTexts';
@@ -29,9 +29,6 @@ export const openInWords: Rule<'openInWords'> = {
       return first ? [{ at: text.at, facts: first }] : [];
     }),
 };
-
-/** As if there were no special dates. */
-const regularly = rememberBy((hours: Hours): Hours => ({ ...hours, special: [] }));
 
 const backIn = rememberBy(({ words }: SpokenText) => backSaid(words));
 
@@ -65,15 +62,8 @@ function wrongBack(subject: ProofSubject, text: SpokenText): { words: string; wh
 /** Of calls that hear a sheet: those of the regular weeks at which the business is closed. */
 const closedMoments = (calls: Calls, sheetId: SheetId): readonly number[] =>
   calls.answered
-    .filter(({ reach }) => hears(reach, sheetId))
+    .filter(({ reach }) => sheetsIn(reach).includes(sheetId))
     .flatMap(({ usual, closed }) => closed.filter((atMs) => usual.includes(atMs)));
-
-function hears(reach: Reach, sheetId: SheetId): boolean {
-  return (
-    [...reach.menus.values()].some((menu) => menu.sheetId === sheetId) ||
-    choicesIn(reach).some(({ leg }) => leg.sheets.includes(sheetId))
-  );
-}
 
 /** Against the week that the line keeps now; where words speak of another season, against all of them. */
 function wrongDays(

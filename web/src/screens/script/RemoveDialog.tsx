@@ -62,7 +62,9 @@ export function RemoveDialog({ id, name, others, removal, onClose, onRemoved }: 
             <Dialog.Footer>
               <Button
                 variant="outline"
-                onClick={() => remove([], `${name} was removed; the steps to it are marked as faults.`)}
+                onClick={() =>
+                  remove([], `${name} was removed${uses.length > 0 ? '; the steps to it are marked as faults' : ''}.`)
+                }
               >
                 Remove it only
               </Button>
