@@ -2,6 +2,7 @@ import { Suspense, useEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useLines } from '../api/resources';
 import { DraftProvider } from '../draft/DraftProvider';
+import { ProofReading } from '../draft/ProofReading';
 import { NotLoaded } from '../parts/NotLoaded';
 import { Notices } from '../parts/notices';
 import { useServerChanges } from '../saving/useServerChanges';
@@ -30,6 +31,7 @@ export function App() {
             <Route
               element={
                 <DraftProvider line={line}>
+                  <ProofReading />
                   <Frame />
                 </DraftProvider>
               }

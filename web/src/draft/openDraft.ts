@@ -37,7 +37,7 @@ export function openDraft(savers: Savers, line: KeptLine, draft: Draft): HeldDra
   return savers.of(path, () => {
     let names: Names = {};
     const backup = new Backup<Attendant>(path, readAttendant);
-    const doors = { ...doorsOf(line.id, () => names), backUp: backup.keep };
+    const doors = { ...doorsOf(line.id, () => names), ...backup.doors };
     const saver = new Saver(keptOf(draft), doors, takeUp(backup));
     const store = new DraftStore(saver, recallHistory(path, saver.getPresent()));
     window.addEventListener('pagehide', () => rememberHistory(path, store.getSnapshot().history));
@@ -93,7 +93,7 @@ export function keptOf({ revision, attendant }: Draft): Kept<Attendant> {
   return { revision, document: attendant };
 }
 
-function doorsOf(lineId: LineId, names: () => Names): Omit<SaverDoors<Attendant>, 'backUp'> {
+function doorsOf(lineId: LineId, names: () => Names): Omit<SaverDoors<Attendant>, 'backUp' | 'leaving'> {
   const path = draftPath(lineId);
   return {
     save: ({ revision }, attendant) => api<Draft>(path, { method: 'PUT', body: { revision, attendant } }),

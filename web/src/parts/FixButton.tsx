@@ -1,16 +1,16 @@
 import { Button } from '@chakra-ui/react';
 import { describeEdit } from '@locutor/core/line';
 import { describeRowFix, type Finding } from '@locutor/core/proof';
-import { useDraft } from '../draft/DraftProvider';
+import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { useRowFix } from '../draft/useRowFix';
 import { tellDone } from './notices';
 
 /** Applies what mends a finding, in the script or where it stands in the directory or the hours; it can be undone. */
 export function FixButton({ finding: { fix, rowFix } }: { readonly finding: Pick<Finding, 'fix' | 'rowFix'> }) {
-  const { attendant, names, edit, store } = useDraft();
+  const { names, edit, store } = useDraftTools();
+  const mend = useAttendantPart((attendant) => (fix ? describeEdit(fix, attendant, names) : ''));
   const mendRow = useRowFix();
   if (fix) {
-    const mend = describeEdit(fix, attendant, names);
     const apply = (): void => {
       edit(fix);
       tellDone(`Done: ${mend}.`, store.undo);
@@ -18,8 +18,8 @@ export function FixButton({ finding: { fix, rowFix } }: { readonly finding: Pick
     return <Mend says={mend} onClick={apply} />;
   }
   if (!rowFix) return null;
-  const mend = describeRowFix(rowFix, names);
-  return <Mend says={mend} onClick={() => void mendRow(rowFix, mend)} />;
+  const says = describeRowFix(rowFix, names);
+  return <Mend says={says} onClick={() => void mendRow(rowFix, says)} />;
 }
 
 function Mend({ says, onClick }: { readonly says: string; readonly onClick: () => void }) {

@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { defaultVoice, longestWords, type VoiceId } from '@locutor/core/line';
-import { useRef } from 'react';
+import { useCallback, useRef } from 'react';
 import { InsertMenu } from './words/InsertMenu';
 import { useChipWords } from './words/useChipWords';
 import { WordsEditor, type WordsEditorHandle } from './words/WordsEditor';
@@ -20,6 +20,7 @@ interface Props {
 export function SpokenField(props: Props) {
   const { label, value, placeholder = '', voice = defaultVoice, withOptions = false, onChange } = props;
   const editor = useRef<WordsEditorHandle>(null);
+  const insert = useCallback((text: string) => editor.current?.insert(text), []);
   const chipWords = useChipWords(voice);
   const over = value.length - longestWords;
   return (
@@ -28,7 +29,7 @@ export function SpokenField(props: Props) {
         <Text fontSize="12px" color="quiet" aria-hidden>
           {label}
         </Text>
-        <InsertMenu label={label} withOptions={withOptions} onInsert={(text) => editor.current?.insert(text)} />
+        <InsertMenu label={label} withOptions={withOptions} onInsert={insert} />
       </Flex>
       <WordsEditor
         ref={editor}

@@ -1,5 +1,6 @@
 import type { Result } from '@locutor/core/result';
-import type { Unsaved } from './saver';
+import { onLeaving } from './leaving';
+import type { SaverDoors, Unsaved } from './saver';
 import { windows as openWindows, type Windows } from './windows';
 
 const begins = 'locutor.unsaved.';
@@ -25,6 +26,11 @@ export class Backup<Document> {
     private readonly windows: Windows = openWindows,
   ) {
     this.key = keyOf(place, windows.own);
+  }
+
+  /** What a saver needs to keep here what it has not saved. */
+  get doors(): Pick<SaverDoors<Document>, 'backUp' | 'leaving'> {
+    return { backUp: this.keep, leaving: onLeaving };
   }
 
   /** Keeps it; null forgets what was kept. A browser without room or that keeps nothing is no reason to stop. */

@@ -46,6 +46,8 @@ class Server {
 class Window {
   backup: Unsaved<Boat> | null = null;
   nowMs = 0;
+  /** The window is left, as when somebody closes it. */
+  leave: () => void = () => undefined;
   private due: { readonly atMs: number; readonly run: () => void }[] = [];
   readonly saver: Saver<Boat>;
   readonly rebased: Rebased<Boat>[] = [];
@@ -58,6 +60,10 @@ class Window {
       save: (base, document) => server.save(base, document),
       load: () => Promise.resolve(server.kept),
       backUp: (backup) => (this.backup = backup),
+      leaving: (run) => {
+        this.leave = run;
+        return () => (this.leave = () => undefined);
+      },
       failureOf: (error) => ({ type: (error as Refusal).type, says: `It was ${(error as Refusal).type}.` }),
       later: (ms, run) => {
         const task = { atMs: this.nowMs + ms, run };
@@ -122,6 +128,24 @@ describe('a document that saves itself', () => {
     expect(window.backup).toMatchObject({ base: { revision: 1, document: kittiwake }, document: { name: 'Petrel' } });
     await window.pass(1000);
     expect(window.backup).toBeNull();
+  });
+
+  it('is kept there while somebody types without a pause, and at once when the window is left', async () => {
+    server.fails = new Refusal('unreachable');
+    let name = '';
+    for (const letter of 'Petrel and Puffin') {
+      name += letter;
+      window.change({ name });
+      await window.pass(100);
+    }
+    expect(window.backup?.document).toMatchObject({ name: 'Petrel and' });
+    window.change({ name: 'Puffin' });
+    window.leave();
+    expect(window.backup?.document).toMatchObject({ name: 'Puffin' });
+    window.saver.close();
+    window.change({ name: 'Fulmar' });
+    window.leave();
+    expect(window.backup?.document).toMatchObject({ name: 'Puffin' });
   });
 
   it('stands as it was where somebody was asked first and said no, and saves what is changed next', async () => {

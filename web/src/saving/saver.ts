@@ -53,6 +53,8 @@ export interface SaverDoors<Document> extends Merging<Document> {
   load(): Promise<Kept<Document>>;
   /** Keeps what is not saved yet, should the window be closed; null when all is saved. */
   backUp(unsaved: Unsaved<Document> | null): void;
+  /** Runs something when the window is about to be closed or left; the answer takes that back. */
+  leaving?(run: () => void): () => void;
   failureOf(error: unknown): Failure;
   /** Hears of every change that is made here. */
   changed?(): void;
@@ -61,8 +63,10 @@ export interface SaverDoors<Document> extends Merging<Document> {
 }
 
 export const saverTimes = {
-  /** Not before the letter just typed is painted: writing down a long document takes a while. */
-  backUpAfterMs: 40,
+  /** Once nothing is typed for a moment, since writing down a long document takes a while. A window that is left is not waited for. */
+  backUpAfterMs: 250,
+  /** How long somebody may type on before it is written down all the same. */
+  backUpAtLeastEveryMs: 1000,
   saveAfterMs: 300,
   /** How long after a save that was not answered it is tried again; the last for all that follow. */
   retryAfterMs: [1000, 2000, 4000, 8000, 16_000, 30_000],
@@ -91,6 +95,8 @@ export class Saver<Document> {
   private isClosed = false;
   private cancelSave: () => void = () => undefined;
   private cancelBackUp: () => void = () => undefined;
+  private cancelLatestBackUp: (() => void) | null = null;
+  private readonly stay: () => void;
   private readonly listeners = new Set<() => void>();
   private readonly rebaseListeners = new Set<(rebased: Rebased<Document>) => void>();
   private readonly leftListeners = new Set<() => void>();
@@ -101,6 +107,7 @@ export class Saver<Document> {
     unsaved: Unsaved<Document> | null = null,
   ) {
     this.present = kept.document;
+    this.stay = doors.leaving?.(this.backUp) ?? (() => undefined);
     if (unsaved && isSame(unsaved.document, kept.document)) doors.backUp(null);
     else if (unsaved) this.takeUp(unsaved);
   }
@@ -179,7 +186,8 @@ export class Saver<Document> {
   close(): void {
     this.isClosed = true;
     this.cancelSave();
-    this.cancelBackUp();
+    this.cancelBackUps();
+    this.stay();
   }
 
   /** Tries at once what waits to be tried again. */
@@ -233,9 +241,19 @@ export class Saver<Document> {
   private backUpSoon(): void {
     this.cancelBackUp();
     if (this.isClosed) return;
-    this.cancelBackUp = this.doors.later(saverTimes.backUpAfterMs, () => {
-      if (!this.isSaved()) this.doors.backUp({ base: this.kept, document: this.present, sent: this.sent });
-    });
+    this.cancelBackUp = this.doors.later(saverTimes.backUpAfterMs, this.backUp);
+    this.cancelLatestBackUp ??= this.doors.later(saverTimes.backUpAtLeastEveryMs, this.backUp);
+  }
+
+  private readonly backUp = (): void => {
+    this.cancelBackUps();
+    if (!this.isSaved()) this.doors.backUp({ base: this.kept, document: this.present, sent: this.sent });
+  };
+
+  private cancelBackUps(): void {
+    this.cancelBackUp();
+    this.cancelLatestBackUp?.();
+    this.cancelLatestBackUp = null;
   }
 
   private saveSoon(ms: number): void {
@@ -297,7 +315,7 @@ export class Saver<Document> {
   private settle(): void {
     this.saving = { type: 'saved' };
     this.cancelSave();
-    this.cancelBackUp();
+    this.cancelBackUps();
     this.doors.backUp(null);
     this.tell();
   }

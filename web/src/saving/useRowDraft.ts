@@ -58,7 +58,7 @@ export function useFieldsDraft<Row extends Revised>(place: FieldsPlace, row: Row
   const path = pathOf(place);
   const { saver, history, touched } = savers.of(path, () => {
     const backup = new Backup<Fields>(path, readFields);
-    const doors = { ...doorsOf<Row>(place, mutate, cache), backUp: backup.keep };
+    const doors = { ...doorsOf<Row>(place, mutate, cache), ...backup.doors };
     const made = new Saver<Fields>(keptOf(row), doors, takeUp(backup));
     const what = (): string => nameOf(made.getPresent()) ?? place.what ?? 'What you changed';
     const history = new Undoable(made, {
@@ -126,7 +126,7 @@ function doorsOf<Row extends Revised>(
   place: FieldsPlace,
   mutate: ScopedMutator,
   cache: Cache,
-): Omit<SaverDoors<Fields>, 'backUp'> {
+): Omit<SaverDoors<Fields>, 'backUp' | 'leaving'> {
   const { list, id } = place;
   type Listed = Row & { readonly id?: string };
   const put = (saved: Row): void => {

@@ -1,9 +1,18 @@
 import type { Finding, ProofSubject } from '@locutor/core/proof';
 import { FakeWorker } from '../testing/fakeWorker';
-import { ProofReader } from './proofReader';
+import { handOver, takeOver, type Handover } from './handover';
+import { ProofReader, type ProofOf } from './proofReader';
 
 const subject = (today: string) => ({ today }) as ProofSubject;
 const finding = (rule: string) => [{ rule }] as unknown as readonly Finding[];
+
+/** What a worker is asked to read, after what it was given before. */
+const askedOf = ({ asked }: FakeWorker, before?: ProofSubject) => {
+  const { of, subject: handed } = asked as { of: ProofOf; subject: Handover };
+  return { of, subject: takeOver(before, handed) };
+};
+const tell = (worker: FakeWorker, of: ProofOf, rule: string, before?: string) =>
+  worker.onmessage?.({ data: { of, findings: handOver(before && finding(before), finding(rule)) } });
 
 describe('the proof, read in a worker', () => {
   it('reads one thing at a time, of what comes meanwhile the last, and tells whoever listens', () => {
@@ -14,12 +23,12 @@ describe('the proof, read in a worker', () => {
     reader.read('draft', subject('1'));
     reader.read('draft', subject('2'));
     reader.read('draft', subject('3'));
-    expect(worker.asked).toEqual({ of: 'draft', subject: { today: '1' } });
-    worker.onmessage?.({ data: { of: 'draft', findings: finding('one') } });
+    expect(askedOf(worker)).toEqual({ of: 'draft', subject: { today: '1' } });
+    tell(worker, 'draft', 'one');
     expect(reader.findings('draft')).toEqual(finding('one'));
-    expect(worker.asked).toEqual({ of: 'draft', subject: { today: '3' } });
+    expect(askedOf(worker, subject('1'))).toEqual({ of: 'draft', subject: { today: '3' } });
     stop();
-    worker.onmessage?.({ data: { of: 'draft', findings: finding('three') } });
+    tell(worker, 'draft', 'three', 'one');
     expect([reader.findings('draft'), told.mock.calls.length]).toEqual([finding('three'), 1]);
   });
 
@@ -27,12 +36,12 @@ describe('the proof, read in a worker', () => {
     const worker = new FakeWorker();
     const reader = new ProofReader(() => worker.asWorker);
     reader.read('draft', subject('1'));
-    worker.onmessage?.({ data: { of: 'draft', findings: finding('one') } });
+    tell(worker, 'draft', 'one');
     worker.asked = null;
     reader.read('draft', subject('1'));
     expect(worker.asked).toBeNull();
     reader.read('air', subject('1'));
-    expect(worker.asked).toEqual({ of: 'air', subject: { today: '1' } });
+    expect(askedOf(worker)).toEqual({ of: 'air', subject: { today: '1' } });
     expect(reader.findings('air')).toEqual([]);
   });
 
@@ -44,9 +53,16 @@ describe('the proof, read in a worker', () => {
       return worker.asWorker;
     });
     reader.read('draft', subject('1'));
+    const [failing] = workers;
+    if (failing) tell(failing, 'draft', 'one');
+    reader.read('draft', subject('2'));
     workers[0]?.onerror?.({ message: 'out of memory' });
-    reader.read('draft', subject('1'));
+    expect(reader.findings('draft')).toEqual(finding('one'));
+    reader.read('draft', subject('2'));
     expect(workers[0]?.isOver).toBe(true);
-    expect(workers[1]?.asked).toEqual({ of: 'draft', subject: { today: '1' } });
+    const [, next] = workers;
+    expect(next && askedOf(next)).toEqual({ of: 'draft', subject: { today: '2' } });
+    if (next) tell(next, 'draft', 'two');
+    expect(reader.findings('draft')).toEqual(finding('two'));
   });
 });

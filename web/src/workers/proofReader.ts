@@ -1,16 +1,19 @@
 import { proof, type Finding, type ProofSubject } from '@locutor/core/proof';
+import { handOver, takeOver, type Handover } from './handover';
 
 /** What is read: the draft as it is typed, or what callers hear now. */
 export type ProofOf = 'draft' | 'air';
 
 export interface ProofAsked {
   readonly of: ProofOf;
-  readonly subject: ProofSubject;
+  /** After the subject asked for last. */
+  readonly subject: Handover;
 }
 
 export interface ProofTold {
   readonly of: ProofOf;
-  readonly findings: readonly Finding[];
+  /** After the findings told last. */
+  readonly findings: Handover;
 }
 
 const none: readonly Finding[] = [];
@@ -22,6 +25,9 @@ const none: readonly Finding[] = [];
 export class ProofReader {
   private readonly found = new Map<ProofOf, readonly Finding[]>();
   private readonly asked = new Map<ProofOf, ProofSubject>();
+  /** What the worker was given last, and told last. */
+  private readonly handed = new Map<ProofOf, ProofSubject>();
+  private readonly told = new Map<ProofOf, readonly Finding[]>();
   private readonly waiting = new Map<ProofOf, ProofSubject>();
   private readonly listeners = new Set<() => void>();
   private worker: Worker | null = null;
@@ -45,7 +51,7 @@ export class ProofReader {
     const names = Object.keys(subject) as (keyof ProofSubject)[];
     if (before && names.every((name) => before[name] === subject[name])) return;
     this.asked.set(of, subject);
-    if (!this.start) return this.take({ of, findings: proof(subject) });
+    if (!this.start) return this.take(of, proof(subject));
     this.waiting.set(of, subject);
     this.next();
   }
@@ -57,13 +63,16 @@ export class ProofReader {
     this.waiting.delete(of);
     this.isReading = true;
     this.worker ??= this.begin(this.start());
-    this.worker.postMessage({ of, subject } satisfies ProofAsked);
+    this.worker.postMessage({ of, subject: handOver(this.handed.get(of), subject) } satisfies ProofAsked);
+    this.handed.set(of, subject);
   }
 
   private begin(worker: Worker): Worker {
     worker.onmessage = ({ data }: MessageEvent<ProofTold>) => {
       this.isReading = false;
-      this.take(data);
+      const findings = takeOver(this.told.get(data.of), data.findings) as readonly Finding[];
+      this.told.set(data.of, findings);
+      this.take(data.of, findings);
       this.next();
     };
     worker.onerror = () => {
@@ -72,11 +81,14 @@ export class ProofReader {
       this.worker = null;
       this.isReading = false;
       this.asked.clear();
+      this.handed.clear();
+      this.told.clear();
     };
     return worker;
   }
 
-  private take({ of, findings }: ProofTold): void {
+  private take(of: ProofOf, findings: readonly Finding[]): void {
+    if (this.found.get(of) === findings) return;
     this.found.set(of, findings);
     for (const listener of this.listeners) listener();
   }

@@ -1,6 +1,7 @@
 import { Button, Menu, Portal } from '@chakra-ui/react';
 import { writePiece, type WordsPiece } from '@locutor/core/line';
 import { Plus } from 'lucide-react';
+import { memo } from 'react';
 import type { Person } from '@locutor/core/directory';
 import type { Hours } from '@locutor/core/hours';
 import { useAllHours, usePeople } from '../../api/resources';
@@ -41,7 +42,7 @@ interface Props {
 }
 
 /** Offers what can stand in words as a chip: always current, or a pause. */
-export function InsertMenu({ label, withOptions, onInsert }: Props) {
+export const InsertMenu = memo(function InsertMenu({ label, withOptions, onInsert }: Props) {
   const people = usePeople();
   const item = ({ label: text, piece }: { readonly label: string; readonly piece: Special }) => (
     <Menu.Item key={text} value={writePiece(piece)}>
@@ -91,4 +92,4 @@ export function InsertMenu({ label, withOptions, onInsert }: Props) {
       </Portal>
     </Menu.Root>
   );
-}
+});

@@ -29,7 +29,7 @@ export function useWeek(kept: KeptHours): Week {
   const savers = useSavers();
   const { saver, history: week } = savers.of(pathOf(kept), () => {
     const backup = new Backup<Hours>(pathOf(kept), readHours);
-    const doors = { ...doorsOf(kept, mutate), backUp: backup.keep };
+    const doors = { ...doorsOf(kept, mutate), ...backup.doors };
     const made = new Saver<Hours>(keptOf(kept), doors, takeUp(backup));
     const what = (): string => `The hours ${made.getPresent().name}`;
     const describe = (): string => `a change of the hours ${made.getPresent().name}`;
@@ -71,7 +71,7 @@ function keptOf({ revision, ...document }: KeptHours): Kept<Hours> {
   return { revision, document };
 }
 
-function doorsOf(of: Pick<Hours, 'id'>, mutate: ScopedMutator): Omit<SaverDoors<Hours>, 'backUp'> {
+function doorsOf(of: Pick<Hours, 'id'>, mutate: ScopedMutator): Omit<SaverDoors<Hours>, 'backUp' | 'leaving'> {
   const path = pathOf(of);
   const put = (saved: KeptHours): void => {
     void mutate(path, saved, { revalidate: false });

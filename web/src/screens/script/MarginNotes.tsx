@@ -1,22 +1,24 @@
 import { Box } from '@chakra-ui/react';
 import { adviseOn, describeFinding, gradeWords, type Finding } from '@locutor/core/proof';
 import { CircleAlert, Info, Lightbulb } from 'lucide-react';
-import { createContext, useContext, type ReactNode } from 'react';
-import { useDraft } from '../../draft/DraftProvider';
+import { createContext, memo, useContext, useMemo, type ReactNode } from 'react';
+import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
 import { useOpenFindings } from '../../draft/useFindings';
 import { AcceptFinding } from '../../parts/AcceptFinding';
 import { FixButton } from '../../parts/FixButton';
+import { FindingsByPlace, type NotedPlace } from './findingSheet';
 
-const Notes = createContext<readonly Finding[]>([]);
+const Notes = createContext(new FindingsByPlace([]));
 
 /** Lets everything on a sheet show what was found at it. */
 export function WithNotes({ children }: { readonly children: ReactNode }) {
-  return <Notes value={useOpenFindings()}>{children}</Notes>;
+  const findings = useOpenFindings();
+  return <Notes value={useMemo(() => new FindingsByPlace(findings), [findings])}>{children}</Notes>;
 }
 
 interface Props {
-  /** Which findings belong here. */
-  readonly isHere: (finding: Finding) => boolean;
+  /** The sheet or path whose findings belong here; where nothing is found it has the width of the others. */
+  readonly at?: NotedPlace;
   readonly as?: 'div' | 'li';
   readonly label?: string;
   readonly children: ReactNode;
@@ -26,8 +28,9 @@ const icons = { fault: CircleAlert, caution: Info, tip: Lightbulb } as const;
 const wide = '@container sheet (min-width: 860px)';
 
 /** A part of a sheet with what the proof found at it: in the margin where there is one, below it where not. */
-export function Noted({ isHere, as = 'div', label, children }: Props) {
-  const notes = useContext(Notes).filter(isHere);
+export function Noted({ at, as = 'div', label, children }: Props) {
+  const found = useContext(Notes);
+  const notes = at === undefined ? [] : found.at(at);
   return (
     <Box
       as={as}
@@ -57,8 +60,9 @@ export function Noted({ isHere, as = 'div', label, children }: Props) {
   );
 }
 
-function Note({ finding }: { readonly finding: Finding }) {
-  const { attendant, names } = useDraft();
+const Note = memo(function Note({ finding }: { readonly finding: Finding }) {
+  const { names } = useDraftTools();
+  const says = useAttendantPart((attendant) => describeFinding(finding, attendant, names));
   const { grade, key, fix } = finding;
   const Icon = icons[grade];
   return (
@@ -75,10 +79,9 @@ function Note({ finding }: { readonly finding: Finding }) {
         <Icon size={13} aria-hidden />
       </Box>
       <Box minW="0">
-        <b>{gradeWords[grade]}.</b> {describeFinding(finding, attendant, names)} {!fix && adviseOn(finding)}{' '}
-        <FixButton finding={finding} />
+        <b>{gradeWords[grade]}.</b> {says} {!fix && adviseOn(finding)} <FixButton finding={finding} />
         {grade !== 'fault' && <AcceptFinding accepts={key} grade={grade} />}
       </Box>
     </Box>
   );
-}
+});

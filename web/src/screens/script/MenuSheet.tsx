@@ -3,15 +3,17 @@ import {
   isKey,
   menuLimits,
   type Attendant,
+  type Key,
   type Menu,
   type MenuSettings,
+  type SheetId,
   type VoiceId,
   type WordsPart,
 } from '@locutor/core/line';
-import type { Finding } from '@locutor/core/proof';
 import { sheetSentences } from '@locutor/core/speech';
+import type { SheetPresses } from '@locutor/core/traffic';
 import { ChartBar, Plus } from 'lucide-react';
-import { memo, useEffect } from 'react';
+import { memo, useCallback, useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
 import { InlineNumber } from '../../parts/InlineNumber';
@@ -24,7 +26,6 @@ import { SpokenField } from '../../parts/SpokenField';
 import { goToKey } from './goToKey';
 import { KeyRow } from './KeyRow';
 import { MenuAdvice } from './MenuAdvice';
-import { isAtSlot } from './findingSheet';
 import { Noted, WithNotes } from './MarginNotes';
 import { Fallback } from './Fallback';
 import { MenuExtras } from './MenuExtras';
@@ -42,19 +43,12 @@ import { useKeyDown } from '../../parts/useKeyDown';
  * side only one listens to the digits that lead to a key.
  */
 export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; readonly listens?: boolean }) {
-  const { edit } = useDraftTools();
   const voice = useAttendantPart(voiceOf);
-  const addKey = useAddKey(menu.id);
-  const free = nextFreeKey(menu);
   useKeyJumps(menu, listens);
   const [isShown, setShown] = useCallsShown();
   const presses = useRecentPresses(isShown)?.find(({ sheetId }) => sheetId === menu.id);
-  const callsOf = (key: string): number | undefined =>
-    isShown && presses ? (presses.choices.find(({ choice }) => choice === key)?.visits ?? 0) : undefined;
   const facts = useSpokenFacts();
   const sentences = sheetSentences(menu, voice, facts);
-  const setWords = (part: WordsPart) => (words: string) => edit({ type: 'setWords', sheetId: menu.id, part, words });
-  const isOnSheet = ({ at }: Finding): boolean => at.type === 'sheet' && at.sheetId === menu.id;
   return (
     <WithNotes>
       <Box px="6" pb="10" maxW="1020px">
@@ -64,69 +58,113 @@ export function MenuSheet({ menu, listens = true }: { readonly menu: Menu; reado
           <Listen sentences={sentences} />
         </SheetName>
         <SheetVoice id={menu.id} name={menu.name} voice={menu.voice} />
-        <Noted isHere={isOnSheet}>
+        <Noted at={menu.id}>
           <MenuAdvice menu={menu} voice={voice} sentences={sentences} />
           <Box mt="3">
-            <SpokenField
+            <Words
+              of={menu}
+              part="openingWords"
+              voice={voice}
               label="Opening words"
-              value={menu.openingWords}
-              voice={menu.voice ?? voice}
-              withOptions
               placeholder="Thank you for calling …"
-              onChange={setWords('openingWords')}
             />
           </Box>
         </Noted>
-        <Box as="ol" listStyleType="none" mt="1" aria-label="Keys, in the order they are read out">
-          {menu.options.map((option, index) => (
-            <Noted
-              key={option.key}
-              as="li"
-              label={`Key ${option.key}`}
-              isHere={(finding) => isAtSlot(finding, { type: 'key', sheetId: menu.id, key: option.key })}
-            >
-              <KeyRow
-                sheetId={menu.id}
-                option={option}
-                index={index}
-                count={menu.options.length}
-                free={free}
-                voice={menu.voice ?? voice}
-                calls={callsOf(option.key)}
-                visits={presses?.visits}
-              />
-            </Noted>
-          ))}
-        </Box>
-        {free ? (
-          <Button size="sm" variant="ghost" colorPalette="petrol" ml="-2" mt="1" onClick={() => addKey(free)}>
-            <Plus size={14} aria-hidden /> Add key {free}
-          </Button>
-        ) : (
-          <Text mt="1" fontSize="13px" color="quiet">
-            All twelve keys are used. For more choices, let a key go to a further menu.
-          </Text>
-        )}
-        <Noted isHere={nothing}>
+        <Keys
+          sheetId={menu.id}
+          options={menu.options}
+          voice={menu.voice ?? voice}
+          presses={isShown ? presses : undefined}
+        />
+        <Noted>
           <Box mt="2">
-            <SpokenField
+            <Words
+              of={menu}
+              part="closingWords"
+              voice={voice}
               label="Closing words"
-              value={menu.closingWords}
-              voice={menu.voice ?? voice}
-              withOptions
               placeholder="Or stay on the line …"
-              onChange={setWords('closingWords')}
             />
           </Box>
         </Noted>
         <Fallbacks menu={menu} />
-        <Noted isHere={nothing}>
+        <Noted>
           <MenuExtras sheetId={menu.id} extensions={menu.extensions} speech={menu.speech} options={menu.options} />
         </Noted>
       </Box>
     </WithNotes>
   );
 }
+
+interface WordsProps {
+  readonly of: Menu;
+  readonly part: 'openingWords' | 'closingWords';
+  /** The script's, where the menu has none of its own. */
+  readonly voice: VoiceId;
+  readonly label: string;
+  readonly placeholder: string;
+}
+
+function Words({ of: menu, part, voice, label, placeholder }: WordsProps) {
+  const { id } = menu;
+  const { edit } = useDraftTools();
+  const set = useCallback((words: string) => edit({ type: 'setWords', sheetId: id, part, words }), [edit, id, part]);
+  return (
+    <SpokenField
+      label={label}
+      value={menu[part]}
+      voice={menu.voice ?? voice}
+      withOptions
+      placeholder={placeholder}
+      onChange={set}
+    />
+  );
+}
+
+interface KeysProps {
+  readonly sheetId: SheetId;
+  readonly options: Menu['options'];
+  readonly voice: VoiceId;
+  /** How many callers pressed what in the last four weeks; undefined where that is not shown. */
+  readonly presses: SheetPresses | undefined;
+}
+
+/** A row per key. Typing in the words of a menu leaves them alone. */
+const Keys = memo(function Keys({ sheetId, options, voice, presses }: KeysProps) {
+  const addKey = useAddKey(sheetId);
+  const free = nextFreeKey({ options });
+  const callsOf = (key: Key): number | undefined =>
+    presses && (presses.choices.find(({ choice }) => choice === key)?.visits ?? 0);
+  return (
+    <>
+      <Box as="ol" listStyleType="none" mt="1" aria-label="Keys, in the order they are read out">
+        {options.map((option, index) => (
+          <Noted key={option.key} as="li" label={`Key ${option.key}`} at={{ type: 'key', sheetId, key: option.key }}>
+            <KeyRow
+              sheetId={sheetId}
+              option={option}
+              index={index}
+              count={options.length}
+              free={free}
+              voice={voice}
+              calls={callsOf(option.key)}
+              visits={presses?.visits}
+            />
+          </Noted>
+        ))}
+      </Box>
+      {free ? (
+        <Button size="sm" variant="ghost" colorPalette="petrol" ml="-2" mt="1" onClick={() => addKey(free)}>
+          <Plus size={14} aria-hidden /> Add key {free}
+        </Button>
+      ) : (
+        <Text mt="1" fontSize="13px" color="quiet">
+          All twelve keys are used. For more choices, let a key go to a further menu.
+        </Text>
+      )}
+    </>
+  );
+});
 
 interface CallsSwitchProps {
   readonly isShown: boolean;
@@ -136,7 +174,7 @@ interface CallsSwitchProps {
 }
 
 /** Shows beside each key how many callers pressed it. */
-function CallsSwitch({ isShown, visits, onChange }: CallsSwitchProps) {
+const CallsSwitch = memo(function CallsSwitch({ isShown, visits, onChange }: CallsSwitchProps) {
   return (
     <Button
       size="xs"
@@ -149,10 +187,7 @@ function CallsSwitch({ isShown, visits, onChange }: CallsSwitchProps) {
       {isShown ? `${(visits ?? 0).toLocaleString()} callers in 4 weeks` : 'Calls'}
     </Button>
   );
-}
-
-/** Parts at which nothing is found keep the width of the others. */
-const nothing = (): boolean => false;
+});
 
 interface FallbackProps {
   readonly menu: Menu;
@@ -170,7 +205,7 @@ const Fallbacks = memo(function Fallbacks({ menu }: FallbackProps) {
   );
   return (
     <>
-      <Noted isHere={(finding) => isAtSlot(finding, { type: 'silence', sheetId: menu.id })}>
+      <Noted at={{ type: 'silence', sheetId: menu.id }}>
         <Fallback title="If nobody presses a key">
           <Box lineHeight="1.9">
             Keys count{' '}
@@ -198,7 +233,7 @@ const Fallbacks = memo(function Fallbacks({ menu }: FallbackProps) {
           <PathSentence slot={{ type: 'silence', sheetId: menu.id }} path={menu.silencePath} of="silence" />
         </Fallback>
       </Noted>
-      <Noted isHere={(finding) => isAtSlot(finding, { type: 'wrongKey', sheetId: menu.id })}>
+      <Noted at={{ type: 'wrongKey', sheetId: menu.id }}>
         <Fallback title="If a wrong key is pressed">
           {menu.wrongKeys > 1 && (
             <SpokenField

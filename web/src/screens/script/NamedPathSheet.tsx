@@ -8,7 +8,6 @@ import { tellDone } from '../../parts/notices';
 import { PathSentence } from '../../path/PathSentence';
 import { usesInWords } from '../directory/usesInWords';
 import { RemoveDialog } from './RemoveDialog';
-import { isAtSlot } from './findingSheet';
 import { Noted, WithNotes } from './MarginNotes';
 import { NameField } from './SheetName';
 
@@ -42,7 +41,7 @@ export function NamedPathSheet({ path }: { readonly path: NamedPath }) {
             <Trash2 size={15} />
           </IconButton>
         </Flex>
-        <Noted isHere={(finding) => isAtSlot(finding, { type: 'named', pathId: path.id })}>
+        <Noted at={{ type: 'named', pathId: path.id }}>
           <Box mt="4">
             <PathSentence slot={{ type: 'named', pathId: path.id }} path={path.steps} of={path.name} />
           </Box>

@@ -13,10 +13,10 @@ import {
   type SheetId,
 } from '@locutor/core/line';
 import { ChartGantt, Redo2, Undo2, X } from 'lucide-react';
-import { memo, useCallback, useEffect } from 'react';
+import { memo, useCallback, useEffect, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useHandsetDock } from '../../app/handsetDock';
-import { useAttendantPart, useDraft, useDraftTools } from '../../draft/DraftProvider';
+import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { newId } from '../../parts/newId';
 import { clipNow } from '../../path/clipboard';
@@ -33,10 +33,13 @@ import { freeName } from './freeName';
 export default function Script() {
   const params = useParams();
   const [search] = useSearchParams();
-  const path = useAttendantPart((attendant) => findNamedPath(attendant, params.sheetId as NamedPathId));
-  const named = useAttendantPart((attendant) => findSheet(attendant, params.sheetId as SheetId) ?? attendant.sheets[0]);
+  // By their ids alone: what changes with every letter is rendered by the sheet itself.
+  const path = useAttendantPart((attendant) => findNamedPath(attendant, params.sheetId as NamedPathId)?.id);
+  const named = useAttendantPart(
+    (attendant) => (findSheet(attendant, params.sheetId as SheetId) ?? attendant.sheets[0])?.id,
+  );
   const sheet = path ? undefined : named;
-  const beside = useAttendantPart((attendant) => findSheet(attendant, search.get('beside') as SheetId));
+  const beside = useAttendantPart((attendant) => findSheet(attendant, search.get('beside') as SheetId)?.id);
   const count = useAttendantPart(({ sheets }) => sheets.length);
   const add = useAdd();
   const dock = useHandsetDock();
@@ -52,10 +55,10 @@ export default function Script() {
       <Box asChild srOnly>
         <h1>Script</h1>
       </Box>
-      <Outline current={path?.id ?? sheet?.id} onAdd={add} />
+      <Outline current={path ?? sheet} onAdd={add} />
       <Flex direction="column" flex="1" minW="0" minH="0" bg="sheet">
         <Flex justify="flex-end" align="center" px="4" pt="2" gap="1" minH="10" flexShrink="0" wrap="wrap">
-          {sheet && count > 1 && <Beside sheetId={sheet.id} besideId={beside?.id} />}
+          {sheet && count > 1 && <Beside sheetId={sheet} besideId={beside} />}
           <Button asChild size="xs" variant="ghost">
             <Link to="/time-map">
               <ChartGantt size={14} aria-hidden /> Time map
@@ -66,13 +69,13 @@ export default function Script() {
         <StepDragArea>
           <Flex flex="1" minH="0">
             <Box flex="1" minW="0" overflow="auto" css={sheetContainer}>
-              {path && <NamedPathSheet key={path.id} path={path} />}
-              {sheet && <SheetBody key={sheet.id} sheet={sheet} listens />}
+              {path && <NamedPathBody key={path} id={path} />}
+              {sheet && <SheetBody key={sheet} id={sheet} listens />}
               {!path && !sheet && <NoSheets onAdd={() => add('menu')} />}
             </Box>
             {beside && sheet && beside !== sheet && (
               <Box flex="1" minW="0" overflow="auto" borderLeftWidth="1px" borderColor="hairline" css={sheetContainer}>
-                <SheetBody key={beside.id} sheet={beside} listens={false} />
+                <SheetBody key={beside} id={beside} listens={false} />
               </Box>
             )}
           </Flex>
@@ -85,7 +88,14 @@ export default function Script() {
 /** Sheets lay themselves out by the room they have, not by the window's. */
 const sheetContainer = { containerType: 'inline-size', containerName: 'sheet' };
 
-function SheetBody({ sheet, listens }: { readonly sheet: Sheet; readonly listens: boolean }) {
+function NamedPathBody({ id }: { readonly id: NamedPathId }) {
+  const path = useAttendantPart((attendant) => findNamedPath(attendant, id));
+  return path && <NamedPathSheet path={path} />;
+}
+
+function SheetBody({ id, listens }: { readonly id: SheetId; readonly listens: boolean }) {
+  const sheet = useAttendantPart((attendant) => findSheet(attendant, id));
+  if (!sheet) return null;
   return sheet.type === 'menu' ? (
     <MenuSheet menu={sheet} listens={listens} />
   ) : (
@@ -159,41 +169,48 @@ const Beside = memo(function Beside({ sheetId, besideId }: { sheetId: SheetId; b
 });
 
 function HistoryButtons() {
-  const { history, names, store } = useDraft();
-  const last = history.done.at(-1);
-  const next = history.undone.at(-1);
-  const undoes = last ? describeEdit(last.edit, last.before, names) : '';
-  const redoes = next ? describeEdit(next.edit, next.before, names) : '';
+  const { store } = useDraftTools();
+  const last = useChangeInWords('done');
+  const next = useChangeInWords('undone');
   return (
     <>
       <Button
         size="xs"
         variant="ghost"
-        disabled={!last}
+        disabled={last === null}
         onClick={store.undo}
-        title={last && `Undo: ${undoes}`}
+        title={last === null ? undefined : `Undo: ${last}`}
         maxW="220px"
         minW="0"
         flexShrink="1"
-        aria-label={last ? `Undo: ${undoes}` : 'Undo'}
+        aria-label={last === null ? 'Undo' : `Undo: ${last}`}
       >
         <Undo2 size={14} aria-hidden />{' '}
         <Text as="span" truncate>
-          {last ? `Undo: ${undoes}` : 'Undo'}
+          {last === null ? 'Undo' : `Undo: ${last}`}
         </Text>
       </Button>
       <Button
         size="xs"
         variant="ghost"
-        disabled={!next}
+        disabled={next === null}
         onClick={store.redo}
-        title={next && `Redo: ${redoes}`}
-        aria-label={next ? `Redo: ${redoes}` : 'Redo'}
+        title={next === null ? undefined : `Redo: ${next}`}
+        aria-label={next === null ? 'Redo' : `Redo: ${next}`}
       >
         <Redo2 size={14} aria-hidden /> Redo
       </Button>
     </>
   );
+}
+
+/** What would be undone or done again next; null for nothing. */
+function useChangeInWords(of: 'done' | 'undone'): string | null {
+  const { store, names } = useDraftTools();
+  return useSyncExternalStore(store.subscribe, () => {
+    const change = store.getSnapshot().history[of].at(-1);
+    return change ? describeEdit(change.edit, change.before, names) : null;
+  });
 }
 
 function NoSheets({ onAdd }: { readonly onAdd: () => void }) {

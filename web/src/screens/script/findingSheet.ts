@@ -8,9 +8,33 @@ export function findingSheet({ at }: Finding): SheetId | undefined {
   return at.type === 'path' ? sheetOfSlot(at.slot) : undefined;
 }
 
-/** Whether something was found in a path, or anywhere in it. */
-export function isAtSlot({ at }: Finding, slot: Slot): boolean {
-  return at.type === 'path' && slotKey(at.slot) === slotKey(slot);
+/** A sheet or a path, as what was found there is looked up by it. */
+export type NotedPlace = SheetId | Slot;
+
+/** What was found at each sheet, and at or in each path. */
+export class FindingsByPlace {
+  private readonly places = new Map<string, Finding[]>();
+
+  constructor(findings: readonly Finding[]) {
+    for (const finding of findings) {
+      const { at } = finding;
+      if (at.type === 'sheet') this.add(at.sheetId, finding);
+      if (at.type === 'path') this.add(at.slot, finding);
+    }
+  }
+
+  at(place: NotedPlace): readonly Finding[] {
+    return this.places.get(keyOf(place)) ?? [];
+  }
+
+  private add(place: NotedPlace, finding: Finding): void {
+    const key = keyOf(place);
+    this.places.set(key, [...(this.places.get(key) ?? []), finding]);
+  }
+}
+
+function keyOf(place: NotedPlace): string {
+  return typeof place === 'string' ? place : slotKey(place);
 }
 
 /** The address of the place where something can be mended. */
