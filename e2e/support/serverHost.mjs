@@ -2,8 +2,12 @@ import 'reflect-metadata';
 import process from 'node:process';
 import { join } from 'node:path';
 import app from '../../server/dist/app.js';
+import workers from '../../server/dist/workers.js';
 
 /** Runs one server after the other in one process, so that the program is loaded once and not for every test. */
+// Threads take as long to begin as a short test does.
+workers.keepThreads();
+
 const webDir = join(import.meta.dirname, '..', '..', 'web', 'dist');
 let running = null;
 

@@ -1,7 +1,7 @@
 import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Workers, WorkStopped } from './workers';
+import { keepThreads, Workers, WorkStopped } from './workers';
 
 const folder = mkdtempSync(join(tmpdir(), 'locutor-workers-'));
 const loadedMark = join(folder, 'loaded');
@@ -52,6 +52,30 @@ describe('worker threads', () => {
     const never = workers.run('never').catch((error: unknown) => error);
     await workers.end();
     expect(await never).toBeInstanceOf(WorkStopped);
+  });
+
+  it('take nothing on once they end', async () => {
+    const workers = new Workers<number, number>(file);
+    await workers.end();
+    await expect(workers.run(4)).rejects.toBeInstanceOf(WorkStopped);
+  });
+
+  it('leave their threads to the next ones where one server follows the other, and nothing of what they did', async () => {
+    keepThreads();
+    const first = new Workers<number | string, number>(file);
+    expect(await first.run(4)).toBe(8);
+    rmSync(loadedMark);
+    const [never, late] = [first.run('never'), first.run(5)].map((run) => run.catch((error: unknown) => error));
+    await first.end();
+    expect([await never, await late]).toEqual([expect.any(WorkStopped), expect.any(WorkStopped)]);
+    const second = new Workers<number, number>(file);
+    expect([await second.run(6), await second.run(7)]).toEqual([12, 14]);
+    await second.end();
+    const third = new Workers<number, number>(file);
+    rmSync(loadedMark);
+    expect(await third.run(8)).toBe(16);
+    expect(existsSync(loadedMark)).toBe(false);
+    await third.end();
   });
 
   it('end at once when none was ever needed', async () => {

@@ -47,23 +47,20 @@ export function together(states: readonly WorkersState[]): WorkersState {
  * middle of requiring an ES module.
  */
 export class Workers<Task, Done> {
-  private readonly pool: Piscina<Task, Done>;
+  private readonly threads: Threads;
   private readonly longestMs: number;
   private isEnding = false;
-  private readonly ready = new Set<unknown>();
   /** When each piece of work was asked for, the oldest first. */
-  private readonly underWay = new Set<{ readonly sinceMs: number }>();
+  private readonly underWay = new Set<{ readonly sinceMs: number; readonly over: AbortController }>();
 
   /** @param filename the worker's file, compiled */
-  constructor(filename: string, { maxThreads = 1, idleMs = 60_000, longestMs = Infinity, mostHeapMb }: Options = {}) {
+  constructor(
+    private readonly filename: string,
+    { longestMs = Infinity, ...options }: Options = {},
+  ) {
     this.longestMs = longestMs;
-    // Threads that a pool starts with are taken for ready before they are: hence none.
-    this.pool = new Piscina<Task, Done>({
-      ...{ filename, minThreads: 0, maxThreads, idleTimeout: idleMs },
-      ...(mostHeapMb && { resourceLimits: { maxOldGenerationSizeMb: mostHeapMb } }),
-    });
-    this.pool.on('workerCreate', (thread) => this.ready.add(thread));
-    this.pool.on('workerDestroy', (thread) => this.ready.delete(thread));
+    this.threads = kept?.get(filename) ?? startThreads(filename, options);
+    kept?.delete(filename);
   }
 
   /** @throws AbortError when the signal gives the task up. */
@@ -71,13 +68,13 @@ export class Workers<Task, Done> {
     task: Task,
     { signal = null, transfer = [] }: { signal?: AbortSignal | null; transfer?: Transfer } = {},
   ): Promise<Done> {
-    const work = { sinceMs: performance.now() };
+    if (this.isEnding) throw new WorkStopped();
+    const work = { sinceMs: performance.now(), over: new AbortController() };
     this.underWay.add(work);
     const late = Number.isFinite(this.longestMs) ? AbortSignal.timeout(this.longestMs) : null;
-    const signals = [signal, late].flatMap((each) => each ?? []);
-    const given = signals.length > 0 ? AbortSignal.any(signals) : null;
+    const given = AbortSignal.any([work.over.signal, ...[signal, late].flatMap((each) => each ?? [])]);
     try {
-      return await this.pool.run(task, { signal: given, transferList: [...transfer] });
+      return (await this.threads.pool.run(task, { signal: given, transferList: [...transfer] })) as Done;
     } catch (error) {
       if (this.isEnding) throw new WorkStopped();
       if (late?.aborted && !signal?.aborted) throw new WorkTooLong(this.longestMs);
@@ -89,17 +86,50 @@ export class Workers<Task, Done> {
 
   state(): WorkersState {
     const [oldest] = this.underWay;
-    return { waiting: this.pool.queueSize, busyMs: oldest ? Math.round(performance.now() - oldest.sinceMs) : 0 };
+    const waiting = this.threads.pool.queueSize;
+    return { waiting, busyMs: oldest ? Math.round(performance.now() - oldest.sinceMs) : 0 };
   }
 
   /** Ends all threads, and with them what they are doing. */
   async end(): Promise<void> {
     this.isEnding = true;
-    while (this.ready.size < this.pool.threads.length) {
-      await Promise.race(['workerCreate', 'workerDestroy'].map((event) => once(this.pool, event)));
+    const { pool, ready } = this.threads;
+    while (ready.size < pool.threads.length) {
+      await Promise.race(['workerCreate', 'workerDestroy'].map((event) => once(pool, event)));
     }
-    await this.pool.destroy();
+    for (const { over } of this.underWay) over.abort();
+    if (kept && !kept.has(this.filename)) kept.set(this.filename, this.threads);
+    else await pool.destroy();
   }
 }
 
 type Transfer = NonNullable<NonNullable<Parameters<Piscina['run']>[1]>['transferList']>;
+
+interface Threads {
+  readonly pool: Piscina;
+  /** Those that have loaded their file. */
+  readonly ready: ReadonlySet<unknown>;
+}
+
+function startThreads(filename: string, { maxThreads = 1, idleMs = 60_000, mostHeapMb }: Options): Threads {
+  const ready = new Set<unknown>();
+  // Threads that a pool starts with are taken for ready before they are: hence none.
+  const pool = new Piscina({
+    ...{ filename, minThreads: 0, maxThreads, idleTimeout: idleMs },
+    ...(mostHeapMb && { resourceLimits: { maxOldGenerationSizeMb: mostHeapMb } }),
+  });
+  pool.on('workerCreate', (thread) => ready.add(thread));
+  pool.on('workerDestroy', (thread) => ready.delete(thread));
+  return { pool, ready };
+}
+
+/** Threads of workers that ended, by their file; null where threads end with their workers. */
+let kept: Map<string, Threads> | null = null;
+
+/**
+ * From now on threads outlive their workers, and the next ones of the same file go on with them: for a process that runs
+ * one server after the other, as tests do. The file must keep nothing of what it worked on that would matter to another.
+ */
+export function keepThreads(): void {
+  kept ??= new Map();
+}

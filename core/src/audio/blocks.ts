@@ -8,12 +8,13 @@ const blockSeconds = 10;
 /** What a filter sees beside a block; whole seconds, so that samples of both rates meet there. */
 const besideSeconds = 1;
 
-export function* blocksOf({ samples, rateHz }: Pcm): Generator<Float32Array> {
-  const size = blockSeconds * rateHz;
+/** @param seconds of each block: whole, and at least what a filter sees beside it, that is one */
+export function* blocksOf({ samples, rateHz }: Pcm, seconds = blockSeconds): Generator<Float32Array> {
+  const size = seconds * rateHz;
   for (let from = 0; from < samples.length; from += size) yield samples.subarray(from, from + size);
 }
 
-/** Blocks of ten seconds, the last one shorter, at another rate; the same as `resample` of the whole. Rates are whole numbers of Hz. */
+/** Blocks of whole seconds, the last one of any length, at another rate; the same as `resample` of the whole. Rates are whole numbers of Hz. */
 export function* resampledBlocks(blocks: Blocks, fromHz: number, toHz: number): Generator<Float32Array> {
   const beside = besideSeconds * fromHz;
   let before = new Float32Array();

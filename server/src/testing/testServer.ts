@@ -10,8 +10,12 @@ import { AppModule } from '../app.module';
 import { Clock } from '../clock/clock';
 import { theLine, type Line } from '../live/line';
 import { Voice } from '../speech/voice';
+import { keepThreads } from '../workers';
 import { HandClock } from './handClock';
 import { ToneVoice } from './toneVoice';
+
+// Each spec has a server of its own, and threads take as long to begin as many a spec.
+keepThreads();
 
 export interface TestServer {
   readonly app: NestExpressApplication;
