@@ -325,7 +325,7 @@ const noFacts: SpokenFacts = {
   business: '',
   atMs: 0,
   zone: 'UTC',
-  hours: { id: hoursId.create('none'), name: '', periods: [], week: [], seasons: [], special: [] },
+  hours: { id: hoursId.create('none'), name: '', periods: [], week: [], datedWeeks: [], seasons: [], special: [] },
   hoursOf: () => undefined,
   personOf: () => undefined,
   takeOf: () => undefined,

@@ -183,7 +183,7 @@ export function nextChange(
   const isSwitched = switched !== null && switched.untilMs > atMs;
   if (!isSwitched && rules.every(({ type }) => type === 'callers')) return undefined;
   const now = answersAt(rules, hours, zone, atMs, { switched });
-  const isRegular = hours.seasons.length === 0 && hours.special.length === 0;
+  const isRegular = [hours.datedWeeks, hours.seasons, hours.special].every(({ length }) => length === 0);
   const endMs = atMs + (isRegular ? lookAheadDays.week : lookAheadDays.years) * dayMs;
   for (let at = nextTurn(hours, zone, atMs, switched); at <= endMs; at = nextTurn(hours, zone, at, switched)) {
     const answer = answersAt(rules, hours, zone, at, { switched });

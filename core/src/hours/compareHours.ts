@@ -2,9 +2,10 @@ import { dayNumber, monthDayOf, type DayNumber } from './calendar';
 import { dayPlan } from './dayPlan';
 import type { DayTime } from './dayTimes';
 import { type Hours } from './hours';
-import { weekdays, type Weekday } from './week';
+import { daySpans } from './edits';
+import { weekdays, type Period, type Weekday, type WeekSpan } from './week';
+import { weekOn, type WeekOfDay } from './weekOn';
 import { openTimesOn, weekTimes } from './openTimes';
-import { seasonOn, type Season } from './season';
 import type { DayRange } from './specialDate';
 import { occurrences, type Occurrence } from './upcoming';
 
@@ -16,11 +17,11 @@ export type TimesDifference =
 
 /** How two sets of hours differ. */
 export type HoursDifference =
-  /** On these days of the week, as long as these seasons last; null for the regular week. */
+  /** On these days of the week, as long as these weeks hold. */
   | {
       readonly type: 'week';
       readonly days: readonly Weekday[];
-      readonly seasons: readonly [string | null, string | null];
+      readonly weeks: readonly [WeekOfDay, WeekOfDay];
       readonly is: TimesDifference;
     }
   /** On days that are a special date of either. */
@@ -33,7 +34,7 @@ export type HoursDifference =
     };
 
 /**
- * How one set of hours differs from another, from one day to another (both in it): week by week as the seasons have it,
+ * How one set of hours differs from another, from one day to another (both in it): week by week as dates and seasons have it,
  * then on special dates. Open times are compared: while the first period runs, less the times of the others.
  */
 export function compareHours(one: Hours, other: Hours, days: DayRange): readonly HoursDifference[] {
@@ -41,26 +42,54 @@ export function compareHours(one: Hours, other: Hours, days: DayRange): readonly
 }
 
 function weekDifferences(one: Hours, other: Hours, { from, to }: DayRange): readonly HoursDifference[] {
-  const pairs = new Map<string, readonly [Season | undefined, Season | undefined]>();
+  const pairs = new Map<string, readonly [WeekOfDay, WeekOfDay]>();
   for (let day = from; day <= to; day += 1) {
-    const pair = [seasonOn(one.seasons, day), seasonOn(other.seasons, day)] as const;
-    pairs.set(pair.map((season) => season?.id ?? '').join(' '), pair);
+    const pair = [weekOn(one, day), weekOn(other, day)] as const;
+    pairs.set(pair.map((week) => ('id' in week.of ? week.of.id : '')).join(' '), pair);
   }
-  return [...pairs.values()].flatMap(([ofOne, ofOther]) => {
+  return [...pairs.values()].flatMap((weeks) => {
     const found = new Map<string, { readonly is: TimesDifference; readonly days: Weekday[] }>();
     for (const day of weekdays) {
-      const is = timesDifference(
-        weekTimes(one, ofOne?.week ?? one.week, day),
-        weekTimes(other, ofOther?.week ?? other.week, day),
-      );
+      const is = timesDifference(weekTimes(one, weeks[0].of.week, day), weekTimes(other, weeks[1].of.week, day));
       if (!is) continue;
       const key = JSON.stringify(is);
       const before = found.get(key);
       if (before) before.days.push(day);
       else found.set(key, { is, days: [day] });
     }
-    const seasons = [ofOne?.name ?? null, ofOther?.name ?? null] as const;
-    return [...found.values()].map(({ is, days }): HoursDifference => ({ type: 'week', days, seasons, is }));
+    return [...found.values()].map(({ is, days }): HoursDifference => ({ type: 'week', days, weeks, is }));
+  });
+}
+
+/** What another week changes for a period on some days of the week. */
+export interface WeekChange {
+  readonly period: Period;
+  /** Whether it is while the first period runs that it is open. */
+  readonly isFirst: boolean;
+  readonly days: readonly Weekday[];
+  readonly before: readonly DayTime[];
+  readonly after: readonly DayTime[];
+}
+
+/** How one week of some hours differs from another, period by period; days with the same change together. */
+export function weekChanges(
+  { periods }: Pick<Hours, 'periods'>,
+  before: readonly WeekSpan[],
+  after: readonly WeekSpan[],
+): readonly WeekChange[] {
+  const timesIn = (week: readonly WeekSpan[], period: Period, day: Weekday): readonly DayTime[] =>
+    daySpans({ week }, period.id, day).map(({ startMin, endMin }) => ({ startMin, endMin }));
+  return periods.flatMap((period, index) => {
+    const found = new Map<string, WeekChange & { readonly days: Weekday[] }>();
+    for (const day of weekdays) {
+      const [was, is] = [timesIn(before, period, day), timesIn(after, period, day)];
+      const key = JSON.stringify([was, is]);
+      if (JSON.stringify(was) === JSON.stringify(is)) continue;
+      const alike = found.get(key);
+      if (alike) alike.days.push(day);
+      else found.set(key, { period, isFirst: index === 0, days: [day], before: was, after: is });
+    }
+    return [...found.values()];
   });
 }
 

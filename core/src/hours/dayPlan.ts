@@ -2,15 +2,15 @@ import { weekdayOf, yearOf, type DayNumber } from './calendar';
 import { cutTimes } from './dayTimes';
 import { type Hours } from './hours';
 import { minutesOfDay, weekdays, type DaySpan, type WeekSpan } from './week';
-import type { SeasonId, SpecialDateId } from './ids';
-import { seasonOn, type Season } from './season';
+import type { DatedWeekId, SeasonId, SpecialDateId } from './ids';
+import { weekOn, type WeekOfDay } from './weekOn';
 import { daysOf, type DayRange, type SpecialDate } from './specialDate';
 
 /** What one day of the calendar is like. */
 export interface DayPlan {
   readonly day: DayNumber;
-  /** The season whose week it is; null for the regular week. */
-  readonly season: Season | null;
+  /** Whose week it is: that of a season, a dated one, or the regular one. */
+  readonly week: WeekOfDay;
   /** The special date that it is; null for none. */
   readonly special: SpecialDate | null;
   /** What begins on it, in the order entered. */
@@ -20,8 +20,8 @@ export interface DayPlan {
 /** When a period runs, with the day that owns it and what made it so. */
 export interface PlannedSpan extends DaySpan {
   readonly day: DayNumber;
-  /** The special date or season whose times these are; null for the regular week. */
-  readonly from: SpecialDateId | SeasonId | null;
+  /** The special date, season or dated week whose times these are; null for the regular week. */
+  readonly from: SpecialDateId | SeasonId | DatedWeekId | null;
 }
 
 interface SpecialDays extends DayRange {
@@ -35,14 +35,14 @@ interface Known {
   readonly years: Map<number, readonly SpecialDays[]>;
   /** The special date of each day of a year that is one. */
   readonly dates: Map<number, ReadonlyMap<DayNumber, SpecialDate>>;
-  readonly weeks: Map<Season | null, readonly (readonly WeekSpan[])[]>;
+  readonly weeks: Map<readonly WeekSpan[], readonly (readonly WeekSpan[])[]>;
 }
 
 const known = new WeakMap<Hours, Known>();
 /** A day is about 200 bytes: some years of days are kept, not centuries. */
 const mostPlans = 5000;
 
-/** What a day is like: its special date, else its season, else the regular week. Remembered for each set of hours. */
+/** What a day is like: its special date, else the week it has. Remembered for each set of hours. */
 export function dayPlan(hours: Hours, day: DayNumber): DayPlan {
   const { plans } = knownOf(hours);
   let plan = plans.get(day);
@@ -60,10 +60,10 @@ function knownOf(hours: Hours): Known {
 }
 
 function makePlan(hours: Hours, day: DayNumber): DayPlan {
-  const season = seasonOn(hours.seasons, day) ?? null;
-  const usual = weekOf(hours, season)[weekdayOf(day) - 1] ?? [];
+  const week = weekOn(hours, day);
+  const usual = daysOfWeek(hours, week.of.week)[weekdayOf(day) - 1] ?? [];
   const special = datesOf(hours, yearOf(day)).get(day) ?? null;
-  const from = special?.id ?? season?.id ?? null;
+  const from = special?.id ?? (week.type === 'regular' ? null : week.of.id);
   const spans = (special ? spansOn(special, usual) : usual).map(({ periodId, startMin, endMin }): PlannedSpan => ({
     periodId,
     startMin,
@@ -71,17 +71,16 @@ function makePlan(hours: Hours, day: DayNumber): DayPlan {
     day,
     from,
   }));
-  return { day, season, special, spans };
+  return { day, week, special, spans };
 }
 
-/** The spans of each weekday, of a season or of the regular week. */
-function weekOf(hours: Hours, season: Season | null): readonly (readonly WeekSpan[])[] {
+/** The spans of each weekday of a week. */
+function daysOfWeek(hours: Hours, week: readonly WeekSpan[]): readonly (readonly WeekSpan[])[] {
   const { weeks } = knownOf(hours);
-  let days = weeks.get(season);
+  let days = weeks.get(week);
   if (!days) {
-    const { week } = season ?? hours;
     days = weekdays.map((weekday) => week.filter((span) => span.day === weekday));
-    weeks.set(season, days);
+    weeks.set(week, days);
   }
   return days;
 }

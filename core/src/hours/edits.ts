@@ -1,5 +1,6 @@
 import { type Hours } from './hours';
 import { minutesOfDay, weekdays, type Period, type WeekSpan, type Weekday } from './week';
+import { withEachWeek } from './weekOn';
 import type { PeriodId, SpecialDateId } from './ids';
 import type { SpecialDate } from './specialDate';
 
@@ -11,13 +12,8 @@ export function addPeriod<Kept extends Pick<Hours, 'periods'>>(hours: Kept, peri
 /** Removes a period and every span of it. */
 export function removePeriod(hours: Hours, periodId: PeriodId): Hours {
   return {
-    ...hours,
+    ...withEachWeek(hours, (week) => week.filter((span) => span.periodId !== periodId)),
     periods: hours.periods.filter((period) => period.id !== periodId),
-    week: hours.week.filter((span) => span.periodId !== periodId),
-    seasons: hours.seasons.map((season) => ({
-      ...season,
-      week: season.week.filter((span) => span.periodId !== periodId),
-    })),
     special: hours.special.map((date) =>
       date.hours.type === 'times'
         ? { ...date, hours: { ...date.hours, spans: date.hours.spans.filter((span) => span.periodId !== periodId) } }
@@ -71,7 +67,7 @@ export function copyDay<Kept extends Pick<Hours, 'week'>>(hours: Kept, from: Wee
 }
 
 /** The spans of a period on one day, in time order. */
-export function daySpans(hours: Hours, periodId: PeriodId, day: Weekday): readonly WeekSpan[] {
+export function daySpans(hours: Pick<Hours, 'week'>, periodId: PeriodId, day: Weekday): readonly WeekSpan[] {
   return hours.week
     .filter((span) => span.periodId === periodId && span.day === day)
     .sort((one, other) => one.startMin - other.startMin);

@@ -3,14 +3,18 @@ import { periodId, type HoursId } from './ids';
 import { seasonProblems, type Season, type SeasonProblem } from './season';
 import { specialLimits, type SpecialDate } from './specialDate';
 import { specialProblems, type SpecialProblem } from './checkSpecial';
+import { datedWeekProblems, mostDatedWeeks, type DatedWeek, type DatedWeekProblem } from './datedWeek';
+import { allWeeks } from './weekOn';
 import { isStart, timesAreRight, weekdays, type Period, type WeekSpan } from './week';
 
-/** A named set of hours: its periods, the regular week they repeat in, seasons with another week, and special dates. */
+/** A named set of hours: its periods, the week they repeat in, other weeks from a date on or in a season, and special dates. */
 export interface Hours {
   readonly id: HoursId;
   readonly name: string;
   readonly periods: readonly Period[];
+  /** The regular week; the one that holds until the first dated week begins. */
   readonly week: readonly WeekSpan[];
+  readonly datedWeeks: readonly DatedWeek[];
   readonly seasons: readonly Season[];
   /** Where two fall on a day, one that is there once beats one of every year, a shorter a longer, an earlier a later. */
   readonly special: readonly SpecialDate[];
@@ -28,18 +32,24 @@ export type HoursProblem =
   | { readonly type: 'noSuchDay'; readonly span: WeekSpan }
   | { readonly type: 'startTime'; readonly span: WeekSpan }
   | { readonly type: 'endTime'; readonly span: WeekSpan }
-  | { readonly type: 'tooMany'; readonly what: 'periods' | 'spans' | 'seasons' | 'special'; readonly most: number }
+  | {
+      readonly type: 'tooMany';
+      readonly what: 'periods' | 'spans' | 'datedWeeks' | 'seasons' | 'special';
+      readonly most: number;
+    }
+  | DatedWeekProblem
   | SeasonProblem
   | SpecialProblem;
 
-export type HoursContent = Pick<Hours, 'periods' | 'week' | 'seasons' | 'special'>;
+export type HoursContent = Pick<Hours, 'periods' | 'week' | 'datedWeeks' | 'seasons' | 'special'>;
 
 /** What must hold for hours to be kept; the hours themselves come back when it does. */
 export function checkHours<Checked extends HoursContent>(hours: Checked): Result<Checked, HoursProblem> {
   const problems = [
     ...sizeProblems(hours),
     ...periodProblems(hours.periods),
-    ...[hours.week, ...hours.seasons.map(({ week }) => week)].flatMap((week) => spanProblems(hours.periods, week)),
+    ...allWeeks(hours).flatMap((week) => spanProblems(hours.periods, week)),
+    ...datedWeekProblems(hours.datedWeeks),
     ...seasonProblems(hours.seasons),
     ...specialProblems(hours.special, hours.periods),
   ];
@@ -50,6 +60,9 @@ function sizeProblems(hours: HoursContent): HoursProblem[] {
   const problems: HoursProblem[] = [];
   if (hours.periods.length > mostPeriods) problems.push({ type: 'tooMany', what: 'periods', most: mostPeriods });
   if (hours.week.length > mostWeekSpans) problems.push({ type: 'tooMany', what: 'spans', most: mostWeekSpans });
+  if (hours.datedWeeks.length > mostDatedWeeks) {
+    problems.push({ type: 'tooMany', what: 'datedWeeks', most: mostDatedWeeks });
+  }
   if (hours.seasons.length > mostSeasons) problems.push({ type: 'tooMany', what: 'seasons', most: mostSeasons });
   if (hours.special.length > specialLimits.most) {
     problems.push({ type: 'tooMany', what: 'special', most: specialLimits.most });

@@ -1,10 +1,12 @@
 export {
   hoursId,
   periodId,
+  datedWeekId,
   seasonId,
   specialDateId,
   type HoursId,
   type PeriodId,
+  type DatedWeekId,
   type SeasonId,
   type SpecialDateId,
 } from './ids';
@@ -23,8 +25,19 @@ export {
   type MonthDay,
   type Nth,
 } from './calendar';
-export { readHours, readSeasons, readSpecialDates, type NotHours } from './readHours';
-export { freeSeasonDates, isInSeason, longestSeasonName, seasonOn, type Season } from './season';
+export { readDatedWeeks, readHours, readSeasons, readSpecialDates, type NotHours } from './readHours';
+export {
+  freeSeasonDates,
+  isInSeason,
+  longestSeasonName,
+  seasonDays,
+  seasonOn,
+  seasonYearLimits,
+  type Season,
+  type SeasonYears,
+} from './season';
+export { datedWeekOn, firstDay, inOrder, longestWeekName, mostDatedWeeks, type DatedWeek } from './datedWeek';
+export { allWeeks, spansOfWeekOn, weekOn, withEachWeek, type WeekOfDay } from './weekOn';
 export {
   closedAllDay,
   daysOf,
@@ -83,13 +96,15 @@ export {
 export {
   compareHours,
   compareYears,
+  weekChanges,
+  type WeekChange,
   type HoursDifference,
   type TimesDifference,
   type YearsCompared,
   type YearSum,
 } from './compareHours';
 export { describeHoursClashes } from './words/clash.en';
-export { describeHoursDifference, lengthWords, weekdaysWords } from './words/differences.en';
+export { describeHoursDifference, describeWeekChange, lengthWords, weekdaysWords } from './words/differences.en';
 export {
   dayGroups,
   isOpenAllDay,
@@ -123,6 +138,7 @@ export {
   describeWhen,
   showDay,
   showMonthDay,
+  yearsWords,
 } from './words/en';
 export { cutTimes, joinTimes, readDayTimes, showDayTimes, type DayTime, type DayTimesProblem } from './dayTimes';
 export { sayDays } from './words/days.en';

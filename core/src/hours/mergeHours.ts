@@ -1,6 +1,8 @@
 import { groupsBy, itemsBy, merge, membersOf, type Clash, type Merged, type Side } from '../merging';
 import type { Hours, HoursContent } from './hours';
+import type { DatedWeek } from './datedWeek';
 import type { Season } from './season';
+import { allWeeks } from './weekOn';
 import type { SpecialDate } from './specialDate';
 import type { Period, WeekSpan } from './week';
 
@@ -13,6 +15,7 @@ const week = groupsBy<WeekSpan>(({ periodId, day }) => `${periodId} ${day}`);
 const shape = membersOf({
   periods: itemsBy<Period>(({ id }) => id, membersOf()),
   week,
+  datedWeeks: itemsBy<DatedWeek>(({ id }) => id, membersOf({ week })),
   seasons: itemsBy<Season>(({ id }) => id, membersOf({ week })),
   special: itemsBy<SpecialDate>(({ id }) => id, membersOf()),
 });
@@ -29,8 +32,7 @@ export function mergeHours<Edited extends EditedHours>(
 ): Merged<Edited> {
   const { document, clashes } = merge(base, mine, theirs, shape, choose);
   const times = [
-    ...document.week,
-    ...document.seasons.flatMap((season) => season.week),
+    ...allWeeks(document).flat(),
     ...document.special.flatMap(({ hours }) => (hours.type === 'times' ? hours.spans : [])),
   ];
   const gone = base.periods.filter(

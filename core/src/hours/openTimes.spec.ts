@@ -27,7 +27,15 @@ const span: fc.Arbitrary<WeekSpan> = fc
   .map(({ length, ...rest }) => ({ ...rest, endMin: rest.startMin + 15 + length }));
 const anyHours: fc.Arbitrary<Hours> = fc
   .array(span, { maxLength: 6 })
-  .map((week) => ({ id: hoursId.create('any'), name: 'Any', periods: [open, lunch], week, seasons: [], special: [] }));
+  .map((week) => ({
+    id: hoursId.create('any'),
+    name: 'Any',
+    periods: [open, lunch],
+    week,
+    datedWeeks: [],
+    seasons: [],
+    special: [],
+  }));
 
 const minuteMs = 60_000;
 /** Noon on a Wednesday, far from any clock change. */
@@ -77,6 +85,7 @@ describe('the week in groups', () => {
       name: 'Lunch',
       periods: [open, lunch],
       week,
+      datedWeeks: [],
       seasons: [],
       special: [],
     };
@@ -98,6 +107,7 @@ describe('a night with a break in it', () => {
     name: 'Night',
     periods: [open, lunch],
     week: week.map(([id, day, from, to]) => ({ periodId: id, day, startMin: from * 60, endMin: to * 60 })),
+    datedWeeks: [],
     seasons: [],
     special: [],
   });
@@ -140,6 +150,7 @@ describe('being open all day', () => {
     name: 'Long',
     periods: [open],
     week: spans.map(([day, from, to]) => ({ periodId: open.id, day, startMin: from * 60, endMin: to * 60 })),
+    datedWeeks: [],
     seasons: [],
     special: [],
   });
@@ -166,7 +177,7 @@ describe('being open all day', () => {
 describe('the hours of the week in which it is open', () => {
   const period = { id: periodId.create('openHours'), name: 'Open' };
   const of = (special: Hours['special'] = []): Hours => ({
-    ...{ id: hoursId.create('week'), name: 'Week', periods: [period], seasons: [], special },
+    ...{ id: hoursId.create('week'), name: 'Week', periods: [period], datedWeeks: [], seasons: [], special },
     week: [
       { periodId: period.id, day: 1, startMin: 510, endMin: 725 },
       { periodId: period.id, day: 7, startMin: 1380, endMin: 1500 },

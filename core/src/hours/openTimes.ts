@@ -4,7 +4,7 @@ import { cutTimes, joinTimes, type DayTime } from './dayTimes';
 import { type Hours } from './hours';
 import { minutesOfDay, weekdays, type DaySpan, type Weekday, type WeekSpan } from './week';
 import { wallInstant, wallTime } from './running';
-import { seasonOn } from './season';
+import { spansOfWeekOn } from './weekOn';
 import type { TimeZone } from './timeZone';
 
 /** Days that are alike, and when it is open on them; no times where it is closed. */
@@ -90,9 +90,9 @@ function withinDay({ startMin, endMin }: DayTime): DayTime {
   return { startMin: Math.max(0, startMin), endMin: Math.min(minutesOfDay, endMin) };
 }
 
-/** The week as people say it, that of the season a day is in: days in their order, those with the same times together. */
+/** The week as people say it, the one that a day has: days in their order, those with the same times together. */
 export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] {
-  return dayGroups(hours, (seasonOn(hours.seasons, today) ?? hours).week);
+  return dayGroups(hours, spansOfWeekOn(hours, today));
 }
 
 /** The days of a week in their order, those with the same times together. */

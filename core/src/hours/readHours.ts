@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { right, wrong, type Result } from '../result';
-import { hoursId, periodId, seasonId, specialDateId } from './ids';
+import { longestWeekName, mostDatedWeeks, type DatedWeek } from './datedWeek';
+import { datedWeekId, hoursId, periodId, seasonId, specialDateId } from './ids';
 import { longestSeasonName, type Season } from './season';
 import { moves, specialLimits, type SpecialDate } from './specialDate';
 import { longestPeriodName, mostPeriods, mostSeasons, mostWeekSpans, type Hours } from './hours';
@@ -28,7 +29,18 @@ const season = z.strictObject({
     .max(longestSeasonName + 1),
   from: z.strictObject(monthDay),
   to: z.strictObject(monthDay),
+  years: z.strictObject({ first: whole.nullable(), last: whole.nullable() }).optional(),
   week: z.array(z.strictObject({ ...span, day: weekday })).max(mostWeekSpans + 1),
+});
+
+const datedWeek = z.strictObject({
+  id: id(datedWeekId),
+  name: z
+    .string()
+    .overwrite(plainName)
+    .max(longestWeekName + 1),
+  from: z.string().max(10),
+  week: season.shape.week,
 });
 
 const when = z.discriminatedUnion('type', [
@@ -86,6 +98,11 @@ const hours = z.object({
     )
     .max(mostPeriods + 1),
   week: season.shape.week,
+  // Those of earlier releases have none.
+  datedWeeks: z
+    .array(datedWeek)
+    .max(mostDatedWeeks + 1)
+    .default([]),
   seasons: z.array(season).max(mostSeasons + 1),
   special: z.array(special).max(specialLimits.most + 1),
 });
@@ -98,6 +115,11 @@ export function readHours(raw: unknown): Result<Hours, NotHours> {
 /** Seasons as they come from outside, checked for their shape only. */
 export function readSeasons(raw: unknown): Result<readonly Season[], NotHours> {
   return read(z.array(season).max(mostSeasons + 1), raw);
+}
+
+/** Dated weeks as they come from outside, checked for their shape only. */
+export function readDatedWeeks(raw: unknown): Result<readonly DatedWeek[], NotHours> {
+  return read(z.array(datedWeek).max(mostDatedWeeks + 1), raw);
 }
 
 /** Special dates as they come from outside, checked for their shape only. */

@@ -17,6 +17,7 @@ const shift: Hours = {
   name: 'Evenings',
   periods: [{ id: periodId.create('shift'), name: 'Evening' }],
   week: [{ periodId: periodId.create('shift'), day: 1, startMin: 18 * 60, endMin: 22 * 60 }],
+  datedWeeks: [],
   seasons: [],
   special: [],
 };

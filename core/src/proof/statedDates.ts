@@ -1,4 +1,4 @@
-import { isInSeason, occurrences, readDate, showDate, type DayNumber, type Hours } from '../hours';
+import { spansOfWeekOn, occurrences, readDate, showDate, type DayNumber, type Hours } from '../hours';
 import { languageOf } from '../line';
 import { datesSaid, dayMeant, isOtherWeekday, yearsOver, type DateSaid } from './reading/datesSaid';
 import { rememberBy } from './remember';
@@ -41,15 +41,12 @@ function whyUntrue(said: DateSaid, words: string, hours: Hours, now: DayNumber):
   return saysClosed.test(words) && !isSpecialAround(day, hours, now) ? 'nothingThen' : undefined;
 }
 
-/** Whether a special date begins, ends or lasts then, or a season does; so are the days after it, until it opens again. */
+/** Whether a special date begins, ends or lasts then, or a week gives way to another; so are the days after it, until it opens again. */
 function isSpecialAround(day: DayNumber, hours: Hours, now: DayNumber): boolean {
   const around = occurrences(hours, now - daysAround.behind, now + daysAround.ahead);
   if (around.some(({ from, to }) => day >= from - 1 && day <= to + daysUntilBack)) return true;
-  return hours.seasons.some(
-    (season) =>
-      isInSeason(season, day) !== isInSeason(season, day + 1) ||
-      isInSeason(season, day) !== isInSeason(season, day - 1),
-  );
+  const week = spansOfWeekOn(hours, day);
+  return week !== spansOfWeekOn(hours, day + 1) || week !== spansOfWeekOn(hours, day - 1);
 }
 
 /** Whether a date is none of a special date's own: neither one of its days nor one on which it opens again. */

@@ -1,4 +1,13 @@
-import { seasonOn, weekTimes, weekdays, type DayNumber, type Hours, type WeekSpan, type Weekday } from '../hours';
+import {
+  allWeeks,
+  spansOfWeekOn,
+  weekTimes,
+  weekdays,
+  type DayNumber,
+  type Hours,
+  type WeekSpan,
+  type Weekday,
+} from '../hours';
 import type { ClockTime, TimesSaid } from './reading/timesSaid';
 import { remember } from './remember';
 
@@ -51,13 +60,13 @@ const knownTimes = remember((hours: Hours, allHours: readonly Hours[], on: DayNu
 
 /** The weeks that are kept in the course of a year, or the one that is kept on a day. */
 export function weeksOf(hours: Hours, on: DayNumber | 'any'): readonly (readonly WeekSpan[])[] {
-  if (on !== 'any') return [seasonOn(hours.seasons, on)?.week ?? hours.week];
-  return [hours.week, ...hours.seasons.map(({ week }) => week)];
+  if (on !== 'any') return [spansOfWeekOn(hours, on)];
+  return allWeeks(hours);
 }
 
 /** Whether words speak of another part of the year than now, such as a season or from a month on. */
-export function speaksOfSeason(sentence: string, { seasons }: Hours): boolean {
-  const names = seasons.map(({ name }) => name.toLowerCase());
+export function speaksOfSeason(sentence: string, { seasons, datedWeeks }: Hours): boolean {
+  const names = [...seasons, ...datedWeeks].map(({ name }) => name.toLowerCase());
   return (
     names.some((name) => name !== '' && sentence.toLowerCase().includes(name)) ||
     /\b(?:summer|winter|spring|autumn|fall|season(?:al)?|january|february|march|april|may|june|july|august|september|october|november|december|starting|beginning|as of)\b/iu.test(

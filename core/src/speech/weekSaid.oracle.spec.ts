@@ -30,7 +30,7 @@ const week = fc
   .tuple(fc.array(span(open, anyStart, 96), { maxLength: 6 }), fc.array(span(lunch, anyStart, 12), { maxLength: 3 }))
   .map((parts) => parts.flat());
 const hoursWith = (spans: readonly WeekSpan[]): Hours => ({
-  ...{ id: hoursId.create('any'), name: 'Any', periods: [open, lunch], seasons: [], special: [] },
+  ...{ id: hoursId.create('any'), name: 'Any', periods: [open, lunch], datedWeeks: [], seasons: [], special: [] },
   week: spans,
 });
 

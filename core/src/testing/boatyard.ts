@@ -109,7 +109,7 @@ export const hours: Hours = {
   name: 'Business hours',
   periods: [open, lunch],
   week: workdays.map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1050 })),
-  seasons: [],
+  datedWeeks: [], seasons: [],
   special: [],
 };
 

@@ -76,7 +76,7 @@ function business({ name, number, zone, voice, language, people, days, fromMin, 
     name: 'Hours',
     periods: [open],
     week: days.map((day) => ({ periodId: open.id, day, startMin: fromMin, endMin: toMin })),
-    seasons: [],
+    datedWeeks: [], seasons: [],
     special: [
       {
         id: specialDateId.create('newYear'),

@@ -12,7 +12,7 @@ import {
   type QueueId,
 } from '../directory';
 import type { CallScript } from '../call';
-import type { Weekday, WeekSpan } from '../hours';
+import { withEachWeek, type Weekday, type WeekSpan } from '../hours';
 import type { Attendant, Path, Step } from '../line';
 
 /** What a plan changes, on some weekdays or on all. Until it is said of which group, queue or person, nothing changes. */
@@ -195,13 +195,7 @@ function openBetween(script: CallScript, fromMin: number, toMin: number): CallSc
           ...{ periodId: first.id, day, startMin: fromMin, endMin: toMin },
         })),
       ];
-      const { week, seasons } = line.hours;
-      const hours = {
-        ...line.hours,
-        week: open(week),
-        seasons: seasons.map((season) => ({ ...season, week: open(season.week) })),
-      };
-      return { ...line, hours };
+      return { ...line, hours: withEachWeek(line.hours, open) };
     }),
   };
 }

@@ -47,7 +47,15 @@ describe('members needed hour by hour', () => {
   });
 
   it('count who works at that hour of those days', () => {
-    const night = { id: hoursId.create('night'), name: 'Night', periods: [open], week: [], seasons: [], special: [] };
+    const night = {
+      id: hoursId.create('night'),
+      name: 'Night',
+      periods: [open],
+      week: [],
+      datedWeeks: [],
+      seasons: [],
+      special: [],
+    };
     const part = { ...office, people: [{ ...noor, hoursId: night.id }, priya, wendell], hours: [night] };
     expect(membersNeeded(part, launchQueue.id, rush, days, target)[0]?.there).toBe(2);
   });

@@ -46,8 +46,17 @@ class WeekDto {
 
   /** Left out, they stay as they are. */
   @IfSent()
+  @IsArray({ message: 'The weeks from a date on were not understood.' })
+  @ApiPropertyOptional({ type: [Object], description: 'id, name, from (YYYY-MM-DD), week' })
+  datedWeeks?: unknown[];
+
+  /** Left out, they stay as they are. */
+  @IfSent()
   @IsArray({ message: 'The seasons were not understood.' })
-  @ApiPropertyOptional({ type: [Object], description: 'id, name, from and to (month, day), week' })
+  @ApiPropertyOptional({
+    type: [Object],
+    description: 'id, name, from and to (month, day), years (first, last) if not every one, week',
+  })
   seasons?: unknown[];
 
   /** Left out, they stay as they are. */

@@ -1,4 +1,4 @@
-import type { Hours, HoursId, Period, Season, SpecialDate, WeekSpan } from '@locutor/core/hours';
+import type { DatedWeek, Hours, HoursId, Period, Season, SpecialDate, WeekSpan } from '@locutor/core/hours';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('hours')
@@ -14,6 +14,9 @@ export class HoursEntity implements Hours {
 
   @Column('simple-json')
   week: WeekSpan[];
+
+  @Column('simple-json', { default: '[]' })
+  datedWeeks: DatedWeek[];
 
   @Column('simple-json', { default: '[]' })
   seasons: Season[];

@@ -4,8 +4,10 @@ import {
   checkHours,
   describeHoursProblem,
   hoursId,
+  readDatedWeeks,
   readSeasons,
   readSpecialDates,
+  type DatedWeek,
   type HoursContent,
   type HoursId,
   type Season,
@@ -34,7 +36,10 @@ export class HoursService {
   }
 
   async add({ name, periods, week, ...more }: AddHoursDto): Promise<HoursEntity> {
-    const content = { periods, week, seasons: seasonsOf(more) ?? [], special: specialOf(more) ?? [] };
+    const content = {
+      ...{ periods, week, datedWeeks: datedWeeksOf(more) ?? [], seasons: seasonsOf(more) ?? [] },
+      special: specialOf(more) ?? [],
+    };
     mustHold(content);
     const id = newId(hoursId);
     await this.hours.insert({ id, name, ...content });
@@ -57,15 +62,16 @@ export class HoursService {
   /** Keeps changed hours; a period or special date that still answers somewhere cannot be left out. */
   async change(id: HoursId, { revision, name, periods, week, ...more }: ChangeHoursDto): Promise<HoursEntity> {
     const before = await this.get(id);
+    const datedWeeks = datedWeeksOf(more) ?? before.datedWeeks;
     const seasons = seasonsOf(more) ?? before.seasons;
     const special = specialOf(more) ?? before.special;
-    mustHold({ periods, week, seasons, special });
+    mustHold({ periods, week, datedWeeks, seasons, special });
     const left = new Set<string>([...periods, ...special].map((each) => each.id));
     for (const gone of [...before.periods, ...before.special].filter((each) => !left.has(each.id))) {
       const uses = await this.uses.of(gone.id);
       if (uses.length > 0) throw inUse(gone.name, uses);
     }
-    const changes: Partial<HoursEntity> = definedOf({ name, periods, week, seasons, special });
+    const changes: Partial<HoursEntity> = definedOf({ name, periods, week, datedWeeks, seasons, special });
     if (before.revision === revision) {
       const after = { ...before, ...changes };
       await this.foresight.mustNotBreak({
@@ -77,8 +83,18 @@ export class HoursService {
 }
 
 interface Sent {
+  readonly datedWeeks?: unknown[];
   readonly seasons?: unknown[];
   readonly special?: unknown[];
+}
+
+/** @throws Problem 422 when they are not made as dated weeks are. */
+function datedWeeksOf({ datedWeeks }: Sent): DatedWeek[] | undefined {
+  if (datedWeeks === undefined) return undefined;
+  const read = readDatedWeeks(datedWeeks);
+  if (read.ok) return [...read.value];
+  const at = `datedWeeks.${read.problems[0]?.at ?? ''}`;
+  throw invalid([{ at, says: 'The weeks from a date on were not understood.' }]);
 }
 
 /** @throws Problem 422 when they are not made as seasons are. */

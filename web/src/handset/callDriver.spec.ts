@@ -80,7 +80,7 @@ const script: CallScript = {
         answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcomeId }] },
       },
       timeZone: 'UTC',
-      hours: { id: hoursId.create('main'), name: 'Hours', periods: [], week: [], seasons: [], special: [] },
+      hours: { id: hoursId.create('main'), name: 'Hours', periods: [], week: [], datedWeeks: [], seasons: [], special: [] },
     },
   ],
   people: [priya],

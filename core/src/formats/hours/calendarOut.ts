@@ -4,7 +4,7 @@ import {
   dayNumber,
   monthDayOf,
   occurrences,
-  seasonOn,
+  spansOfWeekOn,
   showDate,
   wallInstant,
   weekdayOf,
@@ -86,7 +86,7 @@ export function writeCalendar(
   for (let day = days.from; day <= days.to; day += 1) {
     const plan = dayPlan(hours, day);
     if (!plan.special) continue;
-    const usual = weekOf(hours, day).filter((span) => span.day === weekdayOf(day));
+    const usual = spansOfWeekOn(hours, day).filter((span) => span.day === weekdayOf(day));
     for (const span of plan.spans.filter((each) => !usual.some((other) => isSame(each, other)))) {
       add(`day-${showDate(day)}-${span.periodId}-${span.startMin}`, (event) => {
         event.addPropertyWithValue('summary', periodName(span));
@@ -122,16 +122,12 @@ interface WeekStretch extends DayRange {
 function stretches(hours: Hours, { from, to }: DayRange): readonly WeekStretch[] {
   const found: WeekStretch[] = [];
   for (let day = from; day <= to; day += 1) {
-    const week = weekOf(hours, day);
+    const week = spansOfWeekOn(hours, day);
     const last = found.at(-1);
     if (last?.week === week) found[found.length - 1] = { ...last, to: day };
     else found.push({ from: day, to: day, week });
   }
   return found;
-}
-
-function weekOf(hours: Hours, day: DayNumber): readonly WeekSpan[] {
-  return (seasonOn(hours.seasons, day) ?? hours).week;
 }
 
 /** Spans of a week that are alike but for their day. */

@@ -3,7 +3,8 @@ import {
   dayPlan,
   minutesOfDay,
   openTimesOn,
-  seasonOn,
+  spansOfWeekOn,
+  weekOn,
   showDate,
   weekdayName,
   type DayNumber,
@@ -25,7 +26,7 @@ interface Specification {
 
 /**
  * Hours for a web site, as JSON-LD in the words of schema.org: `openingHoursSpecification` for the week, that of each
- * season with its days, and `specialOpeningHoursSpecification` for special dates; of some days.
+ * week with the days on which it holds, and `specialOpeningHoursSpecification` for special dates; of some days.
  */
 export function writeHoursJsonLd(hours: Hours, days: DayRange, business: { name: string; telephone: string }): string {
   const document = {
@@ -44,11 +45,14 @@ export function writeHoursScript(json: string): string {
 }
 
 function weekSpecifications(hours: Hours, days: DayRange): readonly Specification[] {
-  const isOne = hours.seasons.length === 0;
-  return stretchesOf(days, (day) => seasonOn(hours.seasons, day)?.id ?? '').flatMap(({ from, to }) => {
+  const isOne = hours.seasons.length + hours.datedWeeks.length === 0;
+  const keyOf = (day: DayNumber): string => {
+    const { of } = weekOn(hours, day);
+    return 'id' in of ? of.id : '';
+  };
+  return stretchesOf(days, keyOf).flatMap(({ from, to }) => {
     const valid = isOne ? {} : { validFrom: showDate(from), validThrough: showDate(to) };
-    const { week } = seasonOn(hours.seasons, from) ?? hours;
-    return dayGroups(hours, week).flatMap((group) => {
+    return dayGroups(hours, spansOfWeekOn(hours, from)).flatMap((group) => {
       const dayOfWeek = (by: number) =>
         group.days.map((day) => `https://schema.org/${weekdayName(((day - 1 + by) % 7) + 1)}`);
       return group.times.map((time) =>

@@ -4,7 +4,8 @@ import type { Season } from '../season';
 import type { SpecialDate, SpecialHours, When } from '../specialDate';
 import { minutesOfDay, type DaySpan, type Weekday } from '../week';
 import { showTime, weekdayName } from '../timeText';
-import { describeWhen, showMonthDay } from './en';
+import { readDate } from '../calendar';
+import { describeWhen, showDay, showMonthDay, yearsWords } from './en';
 
 /**
  * What two windows made of the same places of some hours, in words, one for each clash.
@@ -49,6 +50,11 @@ function placeOf(hours: EditedHours, { at, mine, theirs }: Clash, showMinutes: S
       return times(id);
     case 'periods':
       return { where: `The period ${named(hours.periods)}`, words: nameWords };
+    case 'datedWeeks': {
+      const week = named(hours.datedWeeks);
+      if (member === 'week') return { ...times(group), where: `${week}: ${times(group).where}` };
+      return { where: week, words: member ? (value) => datedWeekWords(member, value) : nameWords };
+    }
     case 'seasons': {
       const season = named(hours.seasons);
       if (member === 'week') return { ...times(group), where: `${season}: ${times(group).where}` };
@@ -65,6 +71,7 @@ function placeOf(hours: EditedHours, { at, mine, theirs }: Clash, showMinutes: S
 
 const partNames: Readonly<Record<string, string>> = {
   periods: 'The periods',
+  datedWeeks: 'The weeks from a date on',
   seasons: 'The seasons',
   special: 'The special dates',
 };
@@ -84,8 +91,13 @@ function nameWords(value: unknown): string {
   return `there, as ${(value as { readonly name: string }).name}`;
 }
 
+function datedWeekWords(member: string, value: unknown): string {
+  return member === 'name' ? `called ${String(value)}` : `from ${showDay(readDate(String(value)) ?? 0)}`;
+}
+
 function seasonWords(member: string, value: unknown): string {
   if (member === 'name') return `called ${String(value)}`;
+  if (member === 'years') return yearsWords(value as Season['years']);
   return `${member === 'from' ? 'from' : 'to'} ${showMonthDay(value as Season['from'])}`;
 }
 

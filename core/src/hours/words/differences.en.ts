@@ -1,5 +1,7 @@
 import { minutesOfDay, type Weekday } from '../week';
-import type { HoursDifference, TimesDifference } from '../compareHours';
+import type { HoursDifference, TimesDifference, WeekChange } from '../compareHours';
+import { firstDay } from '../datedWeek';
+import type { WeekOfDay } from '../weekOn';
 import type { DayTime } from '../dayTimes';
 import { showTime, weekdayName } from '../timeText';
 import { showDay } from './en';
@@ -22,8 +24,8 @@ export function describeHoursDifference(
     return `On ${name} (${on}), ${one} is ${of}; ${other} is ${openWords(difference.other, showMinutes)}.`;
   }
   const days = weekdaysWords(difference.days);
-  const season = seasonWords(difference.seasons);
-  return `${capital(`${season}${timesWords(difference.is, one, other, days, showMinutes)}`)}.`;
+  const when = weeksWords(difference.weeks);
+  return `${capital(`${when}${timesWords(difference.is, one, other, days, showMinutes)}`)}.`;
 }
 
 function timesWords(
@@ -71,9 +73,34 @@ export function weekdaysWords(days: readonly Weekday[]): string {
   return `on ${names.length === 1 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`}`;
 }
 
-function seasonWords([one, other]: readonly [string | null, string | null]): string {
-  const names = [...new Set([one, other].filter((name) => name !== null))];
-  return names.length === 0 ? '' : `in ${names.join(' and ')}, `;
+/** When these weeks hold: "in Summer, ", "from 4 January 2027, "; nothing for the regular ones. */
+function weeksWords(weeks: readonly [WeekOfDay, WeekOfDay]): string {
+  const seasons = new Set(weeks.flatMap((week) => (week.type === 'season' ? [week.of.name] : [])));
+  const begins = weeks.map((week) => (week.type === 'dated' ? firstDay(week.of) : -Infinity));
+  const parts = [
+    ...(seasons.size === 0 ? [] : [`in ${[...seasons].join(' and ')}`]),
+    ...(Math.max(...begins) === -Infinity ? [] : [`from ${showDay(Math.max(...begins))}`]),
+  ];
+  return parts.length === 0 ? '' : `${parts.join(' ')}, `;
+}
+
+/**
+ * What another week changes: "Open, Monday to Friday: 7:00 AM to 4:00 PM instead of 8:00 AM to 5:00 PM."
+ *
+ * @param showMinutes a time of day, in minutes after midnight, in the user's own format
+ */
+export function describeWeekChange(
+  { period, isFirst, days, before, after }: WeekChange,
+  showMinutes: (minutes: number) => string = showTime,
+): string {
+  const none = isFirst ? 'closed' : 'not at all';
+  const times = (all: readonly DayTime[]): string =>
+    all.length === 0
+      ? none
+      : all
+          .map(({ startMin, endMin }) => `${showMinutes(startMin)} to ${showMinutes(endMin % minutesOfDay)}`)
+          .join(' and ');
+  return `${period.name}, ${weekdaysWords(days)}: ${times(after)} instead of ${times(before)}.`;
 }
 
 function capital(text: string): string {

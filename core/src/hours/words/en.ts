@@ -5,7 +5,8 @@ import { monthDayOf, readDate, weekdayOf, yearOf, type DayNumber, type MonthDay,
 import type { SpecialProblem } from '../checkSpecial';
 import { longestPeriodName } from '../hours';
 import type { DayTimesProblem } from '../dayTimes';
-import { longestSeasonName } from '../season';
+import { longestWeekName } from '../datedWeek';
+import { longestSeasonName, type SeasonYears } from '../season';
 import { specialLimits, type When } from '../specialDate';
 import { switchLimits, type SwitchProblem } from '../switch';
 import { showTime, weekdayName } from '../timeText';
@@ -31,13 +32,29 @@ export function describeHoursProblem(problem: HoursProblem): string {
       return `A season needs a name of 1 to ${longestSeasonName} characters.`;
     case 'seasonDate':
       return `${problem.name} begins or ends on a day that there is not.`;
+    case 'seasonYears':
+      return `${problem.name}: the last year comes before the first, or is none.`;
     case 'seasonsMeet':
-      return `${problem.name} and ${problem.other} share days of the year. A day can be in one season only.`;
+      return `${problem.name} and ${problem.other} share days. A day can be in one season only.`;
+    case 'datedWeekName':
+      return `A week that begins on a date needs a name of 1 to ${longestWeekName} characters.`;
+    case 'datedWeekDate':
+      return `${problem.name}: there is no such day for it to begin on.`;
+    case 'datedWeeksMeet':
+      return `${problem.name} and ${problem.other} begin on the same day. Give one of them another date, or remove it.`;
     case 'special':
       return specialWords[problem.what](problem.name);
     default:
       return unreachable(problem);
   }
+}
+
+/** In which years a season comes: "every year", "in 2027 only", "from 2027 to 2029". */
+export function yearsWords(years: SeasonYears | undefined): string {
+  const { first = null, last = null } = years ?? {};
+  if (first === null) return last === null ? 'every year' : `until ${last}`;
+  if (last === null) return `from ${first} on`;
+  return first === last ? `in ${first} only` : `from ${first} to ${last}`;
 }
 
 /** What is wrong with a typed time, for the manager. */
@@ -63,6 +80,7 @@ const switchWords: Readonly<Record<SwitchProblem, string>> = {
 const manyWords = {
   periods: 'periods',
   spans: 'times in a week',
+  datedWeeks: 'weeks from a date on',
   seasons: 'seasons',
   special: 'special dates',
 } as const;

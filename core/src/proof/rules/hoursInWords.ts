@@ -1,4 +1,4 @@
-import { readDate, type Hours, type TimeZone } from '../../hours';
+import { allWeeks, readDate, type Hours, type TimeZone } from '../../hours';
 import { languageOf, type Edit } from '../../line';
 import { saidWeek } from '../../speech';
 import { proofFacts } from '../facts';
@@ -23,11 +23,12 @@ export const hoursInWords: Rule<'hoursInWords'> = {
     ),
 };
 
-/** By the hours that are kept now; what is kept in another season has to speak of it. */
+/** By the hours that are kept now; what is kept in another season, or from a date on, has to speak of it. */
 function isSo({ hours, allHours, today }: ProofSubject, text: SpokenText, said: TimesSaid): boolean {
   const others = isOfAll(text, said) ? [] : allHours;
-  const isOfSeason = hours.seasons.length > 0 && speaksOfSeason(sentenceOf(text.words, said.words), hours);
-  return isKept(said, hours, others, hours.seasons.length === 0 || isOfSeason ? 'any' : (readDate(today) ?? 'any'));
+  const isOneWeek = allWeeks(hours).length === 1;
+  const isOfAnother = !isOneWeek && speaksOfSeason(sentenceOf(text.words, said.words), hours);
+  return isKept(said, hours, others, isOneWeek || isOfAnother ? 'any' : (readDate(today) ?? 'any'));
 }
 
 /** Whether they are said of the business: those of the fuel dock or of a group are no answer then. */

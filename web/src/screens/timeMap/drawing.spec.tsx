@@ -43,7 +43,7 @@ const attendant: Attendant = {
   answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcome }] },
 };
 const main = lineId.create('main');
-const hours = { id: hoursId.create('main'), name: 'Hours', periods: [], week: [], seasons: [], special: [] };
+const hours = { id: hoursId.create('main'), name: 'Hours', periods: [], week: [], datedWeeks: [], seasons: [], special: [] };
 const script: CallScript = {
   lineId: main,
   lines: [

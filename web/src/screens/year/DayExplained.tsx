@@ -3,6 +3,7 @@ import {
   answerSpans,
   dayPlan,
   explainAnswer,
+  firstDay,
   runningAt,
   wallInstant,
   wallTime,
@@ -10,6 +11,7 @@ import {
   type Hours,
   type OrderedRule,
   type Verdict,
+  type WeekOfDay,
 } from '@locutor/core/hours';
 import { usableSwitch, type Attendant, type Names } from '@locutor/core/line';
 import { useState } from 'react';
@@ -152,18 +154,25 @@ function periodRules({ periods }: Hours): readonly OrderedRule[] {
   return periods.length === 0 ? noRules : [...periods].reverse().map(({ id }) => ({ type: 'period', periodId: id }));
 }
 
-/** What makes the day as it is: its special date, its season, a clock change. */
+/** What makes the day as it is: its special date, its week, a clock change. */
 function dayWords(hours: Hours, day: DayNumber, minutes: number): string {
-  const { special, season } = dayPlan(hours, day);
-  const is = special
-    ? `It is ${special.name}: ${specialHoursWords(special.hours, hours)}.`
-    : season
-      ? `It is in ${season.name}, which has a week of its own.`
-      : 'It is as the regular week has it.';
+  const { special, week } = dayPlan(hours, day);
+  const is = special ? `It is ${special.name}: ${specialHoursWords(special.hours, hours)}.` : weekWords(week);
   const apart = minutes - 1440;
   if (apart === 0) return is;
   const change = apart < 0 ? 'forward' : 'back';
   return `${is} Clocks go ${change} on this day: it lasts ${minutes / 60} hours.`;
+}
+
+function weekWords({ type, of }: WeekOfDay): string {
+  switch (type) {
+    case 'season':
+      return `It is in ${of.name}, which has a week of its own.`;
+    case 'dated':
+      return `It is as ${of.name} has it, the week that holds from ${showDay(firstDay(of))}.`;
+    case 'regular':
+      return 'It is as the regular week has it.';
+  }
 }
 
 function runningWords(hours: Hours, timeZone: string, atMs: number): string {

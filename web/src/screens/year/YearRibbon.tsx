@@ -3,9 +3,11 @@ import {
   dayNumber,
   dayPlan,
   daysInMonth,
+  firstDay,
   minutesOfDay,
   monthDayOf,
   occurrences,
+  seasonDays,
   type DayNumber,
   type Hours,
   type MonthDay,
@@ -83,7 +85,8 @@ export function YearRibbon({ hours, year, today, chosen, onChoose }: Props) {
 }
 
 function Day({ hours, day, chosen, today, onChoose }: Omit<Props, 'year'> & { readonly day: DayNumber }) {
-  const { spans, special, season } = dayPlan(hours, day);
+  const { spans, special, week } = dayPlan(hours, day);
+  const isNewWeek = hours.datedWeeks.some((each) => firstDay(each) === day);
   const runsOn = dayPlan(hours, day - 1)
     .spans.filter(({ endMin }) => endMin > minutesOfDay)
     .map((span) => ({ ...span, startMin: 0, endMin: span.endMin - minutesOfDay }));
@@ -103,10 +106,12 @@ function Day({ hours, day, chosen, today, onChoose }: Omit<Props, 'year'> & { re
       position="relative"
       h="34px"
       overflow="hidden"
-      bg={season ? 'sunk' : 'sheet'}
+      bg={week.type === 'season' ? 'sunk' : 'sheet'}
       borderWidth="1px"
       borderColor={special ? 'ink' : 'hairline'}
       borderBottomWidth={special ? '3px' : '1px'}
+      borderLeftWidth={isNewWeek ? '3px' : '1px'}
+      borderLeftColor={isNewWeek ? 'petrol.solid' : undefined}
       borderRadius="2px"
       cursor="pointer"
       outline={day === chosen ? '2px solid' : day === today ? '1px dashed' : 'none'}
@@ -132,10 +137,16 @@ function Day({ hours, day, chosen, today, onChoose }: Omit<Props, 'year'> & { re
 /** What begins in a month: "15 Summer begins", "26 Thanksgiving", "24 to 31 Christmas to New Year". */
 function namesIn(hours: Hours, year: number, month: number): readonly string[] {
   const [first, last] = [dayNumber(year, month, 1), dayNumber(year, month, daysInMonth(year, month))];
-  const seasons = hours.seasons.flatMap(({ name, from, to }) => [
-    ...(from.month === month ? [{ day: from.day, says: `${from.day} ${name} begins` }] : []),
-    ...(to.month === month ? [{ day: to.day, says: `${to.day} ${name} ends` }] : []),
-  ]);
+  const on = (at: DayNumber, says: string) =>
+    at >= first && at <= last ? [{ day: monthDayOf(at).day, says: `${monthDayOf(at).day}\u00a0${says}` }] : [];
+  const seasons = hours.seasons.flatMap((season) =>
+    // Over the end of the year it ends in the year after the one in which it begins.
+    [year - 1, year].flatMap((begun) => {
+      const days = seasonDays(season, begun);
+      return days ? [...on(days.from, `${season.name} begins`), ...on(days.to, `${season.name} ends`)] : [];
+    }),
+  );
+  const weeks = hours.datedWeeks.flatMap((each) => on(firstDay(each), `${each.name} from here on`));
   const dates = occurrences(hours, first, last).map(({ date, from, to }) => {
     const [begin, end] = [Math.max(from, first), Math.min(to, last)].map((day) => monthDayOf(day)) as [
       MonthDay,
@@ -144,7 +155,7 @@ function namesIn(hours: Hours, year: number, month: number): readonly string[] {
     const days = begin.day === end.day ? String(begin.day) : `${begin.day}\u00a0to\u00a0${end.day}`;
     return { day: begin.day, says: `${days}\u00a0${date.name}` };
   });
-  return [...seasons, ...dates].sort((one, other) => one.day - other.day).map(({ says }) => says);
+  return [...weeks, ...seasons, ...dates].sort((one, other) => one.day - other.day).map(({ says }) => says);
 }
 
 /** The day a key leads to: the one beside it, or the same day of the month above or below. */
@@ -173,6 +184,19 @@ export function RibbonKey({ hours }: { readonly hours: Hours }) {
       <Flex align="center" gap="1.5">
         <Box w="14px" h="14px" borderWidth="1px" borderBottomWidth="3px" borderColor="ink" /> special date
       </Flex>
+      {hours.datedWeeks.length > 0 && (
+        <Flex align="center" gap="1.5">
+          <Box
+            w="14px"
+            h="14px"
+            borderWidth="1px"
+            borderLeftWidth="3px"
+            borderColor="hairline"
+            borderLeftColor="petrol.solid"
+          />{' '}
+          another week from here on
+        </Flex>
+      )}
       {hours.seasons.length > 0 && (
         <Flex align="center" gap="1.5">
           <Box w="14px" h="14px" bg="sunk" borderWidth="1px" borderColor="hairline" /> in a season

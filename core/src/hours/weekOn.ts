@@ -1,0 +1,41 @@
+import type { DayNumber } from './calendar';
+import { datedWeekOn, type DatedWeek } from './datedWeek';
+import type { Hours } from './hours';
+import { seasonOn, type Season } from './season';
+import type { WeekSpan } from './week';
+
+/** Which week a day has. */
+export type WeekOfDay =
+  | { readonly type: 'season'; readonly of: Season }
+  | { readonly type: 'dated'; readonly of: DatedWeek }
+  /** The regular week that was there first. */
+  | { readonly type: 'regular'; readonly of: Pick<Hours, 'week'> };
+
+export type Weeks = Pick<Hours, 'week' | 'datedWeeks' | 'seasons'>;
+
+/** The week of a day, special dates aside: its season's, else that of the last dated week that has begun, else the regular one. */
+export function weekOn(hours: Weeks, day: DayNumber): WeekOfDay {
+  const season = seasonOn(hours.seasons, day);
+  if (season) return { type: 'season', of: season };
+  const dated = datedWeekOn(hours.datedWeeks, day);
+  return dated ? { type: 'dated', of: dated } : { type: 'regular', of: hours };
+}
+
+/** The spans of the week of a day; the very same list for days that have the same week. */
+export function spansOfWeekOn(hours: Weeks, day: DayNumber): readonly WeekSpan[] {
+  return weekOn(hours, day).of.week;
+}
+
+/** Every week that these hours have at some time. */
+export function allWeeks({ week, datedWeeks, seasons }: Weeks): readonly (readonly WeekSpan[])[] {
+  return [week, ...datedWeeks.map((each) => each.week), ...seasons.map((each) => each.week)];
+}
+
+/** The same with each of its weeks changed. */
+export function withEachWeek<Of extends Weeks>(
+  hours: Of,
+  change: (week: readonly WeekSpan[]) => readonly WeekSpan[],
+): Of {
+  const changed = <Has extends Pick<Hours, 'week'>>(of: Has): Has => ({ ...of, week: change(of.week) });
+  return { ...changed(hours), datedWeeks: hours.datedWeeks.map(changed), seasons: hours.seasons.map(changed) };
+}

@@ -1,0 +1,14 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+
+/** Regular weeks that begin on a date. */
+export class DatedWeeks1700000019000 implements MigrationInterface {
+  readonly name = 'DatedWeeks1700000019000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query(`ALTER TABLE "hours" ADD COLUMN "datedWeeks" text NOT NULL DEFAULT ('[]')`);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query(`ALTER TABLE "hours" DROP COLUMN "datedWeeks"`);
+  }
+}
