@@ -4,7 +4,7 @@ import type { DayTime } from './dayTimes';
 import { type Hours } from './hours';
 import { daySpans } from './edits';
 import { weekdays, type Period, type Weekday, type WeekSpan } from './week';
-import { weekOn, type WeekOfDay } from './weekOn';
+import { weekIdOn, weekOn, type WeekOfDay } from './weekOn';
 import { openTimesOn, weekTimes } from './openTimes';
 import type { DayRange } from './specialDate';
 import { occurrences, type Occurrence } from './upcoming';
@@ -45,7 +45,7 @@ function weekDifferences(one: Hours, other: Hours, { from, to }: DayRange): read
   const pairs = new Map<string, readonly [WeekOfDay, WeekOfDay]>();
   for (let day = from; day <= to; day += 1) {
     const pair = [weekOn(one, day), weekOn(other, day)] as const;
-    pairs.set(pair.map((week) => ('id' in week.of ? week.of.id : '')).join(' '), pair);
+    pairs.set([one, other].map((each) => weekIdOn(each, day) ?? '').join(' '), pair);
   }
   return [...pairs.values()].flatMap((weeks) => {
     const found = new Map<string, { readonly is: TimesDifference; readonly days: Weekday[] }>();

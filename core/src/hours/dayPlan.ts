@@ -3,7 +3,7 @@ import { cutTimes } from './dayTimes';
 import { type Hours } from './hours';
 import { minutesOfDay, weekdays, type DaySpan, type WeekSpan } from './week';
 import type { DatedWeekId, SeasonId, SpecialDateId } from './ids';
-import { weekOn, type WeekOfDay } from './weekOn';
+import { weekIdOn, weekOn, type WeekOfDay } from './weekOn';
 import { daysOf, type DayRange, type SpecialDate } from './specialDate';
 
 /** What one day of the calendar is like. */
@@ -63,7 +63,7 @@ function makePlan(hours: Hours, day: DayNumber): DayPlan {
   const week = weekOn(hours, day);
   const usual = daysOfWeek(hours, week.of.week)[weekdayOf(day) - 1] ?? [];
   const special = datesOf(hours, yearOf(day)).get(day) ?? null;
-  const from = special?.id ?? (week.type === 'regular' ? null : week.of.id);
+  const from = special?.id ?? weekIdOn(hours, day);
   const spans = (special ? spansOn(special, usual) : usual).map(({ periodId, startMin, endMin }): PlannedSpan => ({
     periodId,
     startMin,

@@ -37,7 +37,7 @@ export {
   type SeasonYears,
 } from './season';
 export { datedWeekOn, firstDay, inOrder, longestWeekName, mostDatedWeeks, type DatedWeek } from './datedWeek';
-export { allWeeks, spansOfWeekOn, weekOn, withEachWeek, type WeekOfDay } from './weekOn';
+export { allWeeks, spansOfWeekOn, weekIdOn, weekOn, withEachWeek, type WeekOfDay } from './weekOn';
 export {
   closedAllDay,
   daysOf,

@@ -25,17 +25,15 @@ const span: fc.Arbitrary<WeekSpan> = fc
     length: quarter(60),
   })
   .map(({ length, ...rest }) => ({ ...rest, endMin: rest.startMin + 15 + length }));
-const anyHours: fc.Arbitrary<Hours> = fc
-  .array(span, { maxLength: 6 })
-  .map((week) => ({
-    id: hoursId.create('any'),
-    name: 'Any',
-    periods: [open, lunch],
-    week,
-    datedWeeks: [],
-    seasons: [],
-    special: [],
-  }));
+const anyHours: fc.Arbitrary<Hours> = fc.array(span, { maxLength: 6 }).map((week) => ({
+  id: hoursId.create('any'),
+  name: 'Any',
+  periods: [open, lunch],
+  week,
+  datedWeeks: [],
+  seasons: [],
+  special: [],
+}));
 
 const minuteMs = 60_000;
 /** Noon on a Wednesday, far from any clock change. */

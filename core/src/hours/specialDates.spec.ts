@@ -203,11 +203,11 @@ describe('a season', () => {
   it.each<[readonly Season[], string]>([
     [
       [season('Summer', [6, 1], [9, 1]), season('Regatta', [8, 1], [8, 9])],
-      'Regatta and Summer share days of the year. A day can be in one season only.',
+      'Regatta and Summer share days. A day can be in one season only.',
     ],
     [
       [season('Winter', [11, 15], [3, 1]), season('Ice', [2, 1], [4, 1])],
-      'Ice and Winter share days of the year. A day can be in one season only.',
+      'Ice and Winter share days. A day can be in one season only.',
     ],
     [[season('Odd', [2, 30], [3, 1])], 'Odd begins or ends on a day that there is not.'],
     [[season(' ', [2, 1], [3, 1])], 'A season needs a name of 1 to 40 characters.'],

@@ -1,6 +1,7 @@
 import type { DayNumber } from './calendar';
 import { datedWeekOn, type DatedWeek } from './datedWeek';
 import type { Hours } from './hours';
+import type { DatedWeekId, SeasonId } from './ids';
 import { seasonOn, type Season } from './season';
 import type { WeekSpan } from './week';
 
@@ -19,6 +20,12 @@ export function weekOn(hours: Weeks, day: DayNumber): WeekOfDay {
   if (season) return { type: 'season', of: season };
   const dated = datedWeekOn(hours.datedWeeks, day);
   return dated ? { type: 'dated', of: dated } : { type: 'regular', of: hours };
+}
+
+/** The season or dated week that a day has its week from; null for the regular one. */
+export function weekIdOn(hours: Weeks, day: DayNumber): SeasonId | DatedWeekId | null {
+  const week = weekOn(hours, day);
+  return week.type === 'regular' ? null : week.of.id;
 }
 
 /** The spans of the week of a day; the very same list for days that have the same week. */

@@ -5,12 +5,14 @@ import {
   answersAt,
   answerSpans,
   closedAllDay,
+  datedWeekId,
   instantOf,
   isSameAnswer,
   nextChange,
   seasonId,
   specialDateId,
   type Hours,
+  type Season,
   type SpecialDate,
   type Weekday,
   type When,
@@ -18,7 +20,7 @@ import {
 import { cases } from '../testing/cases';
 
 /**
- * Special dates and seasons told a second time, from the words of their description: each day is taken from the
+ * Special dates, seasons and dated weeks told a second time, from the words of their description: each day is taken from the
  * platform's own calendar in the zone, and days are counted one by one.
  */
 const dayMs = 86_400_000;
@@ -117,16 +119,33 @@ function specialOn({ special }: Hours, date: Date): SpecialDate | undefined {
   return candidates.find(({ when }) => lengthOf(when) === shortest);
 }
 
-/** What begins on a day: the times of its special date, else of its season, else of the week. */
+/** Whether a season of some years is there: by the year of the day that it began on, going back to that day. */
+function isOfItsYears({ from, years }: Season, date: Date): boolean {
+  let begun = date;
+  while (begun.getUTCMonth() + 1 !== from.month || begun.getUTCDate() !== from.day) begun = plus(begun, -1);
+  const year = begun.getUTCFullYear();
+  return year >= (years?.first ?? 0) && year <= (years?.last ?? 9999);
+}
+
+/** The week that holds outside the seasons: of those that have begun, the one that began last. */
+function weekSince({ week, datedWeeks }: Hours, date: Date): Hours['week'] {
+  const begun = datedWeeks.filter(({ from }) => from <= date.toISOString().slice(0, 10));
+  const [last] = begun.sort((one, other) => (one.from < other.from ? 1 : -1));
+  return last?.week ?? week;
+}
+
+/** What begins on a day: the times of its special date, else of its season, else of the week that holds. */
 function beginning(hours: Hours, date: Date): readonly { periodId: string; startMin: number; endMin: number }[] {
   const special = specialOn(hours, date);
   if (special?.hours.type === 'times') return special.hours.spans;
   const code = (date.getUTCMonth() + 1) * 100 + date.getUTCDate();
-  const season = hours.seasons.find(({ from, to }) => {
+  const season = hours.seasons.find((each) => {
+    const { from, to } = each;
     const [first, last] = [from.month * 100 + from.day, to.month * 100 + to.day];
-    return first <= last ? code >= first && code <= last : code >= first || code <= last;
+    const isIn = first <= last ? code >= first && code <= last : code >= first || code <= last;
+    return isIn && isOfItsYears(each, date);
   });
-  const week = (season ?? hours).week.filter(({ day }) => day === isoWeekday(date));
+  const week = (season?.week ?? weekSince(hours, date)).filter(({ day }) => day === isoWeekday(date));
   return special ? [] : week;
 }
 
@@ -195,20 +214,45 @@ const anySpecial: fc.Arbitrary<SpecialDate> = fc
     hours: spans ? { type: 'times' as const, spans } : closedAllDay,
     words: '',
   }));
-const seasons = fc.constantFrom<Hours['seasons']>(
-  [],
-  [
-    {
-      id: seasonId.create('winter'),
-      name: 'Winter',
-      from: { month: 11, day: 15 },
-      to: { month: 3, day: 1 },
-      week: [{ periodId: open.id, day: 2, startMin: 540, endMin: 1600 }],
-    },
-  ],
+const winter: Season = {
+  id: seasonId.create('winter'),
+  name: 'Winter',
+  from: { month: 11, day: 15 },
+  to: { month: 3, day: 1 },
+  week: [{ periodId: open.id, day: 2, startMin: 540, endMin: 1600 }],
+};
+const someYear = fc.option(fc.integer({ min: 2024, max: 2028 }));
+const seasons = fc.oneof(
+  fc.constantFrom<Hours['seasons']>([], [winter]),
+  fc
+    .tuple(someYear, someYear)
+    .map(([one, other]) => [
+      { ...winter, years: { first: one, last: other === null ? null : Math.max(one ?? 0, other) } },
+    ]),
 );
+const datedWeeks = fc
+  .uniqueArray(
+    fc.record({
+      from: fc.integer({ min: Date.UTC(2025, 0, 1) / dayMs, max: Date.UTC(2028, 11, 1) / dayMs }),
+      week: fc.array(weekSpan, { maxLength: 4 }),
+    }),
+    { selector: ({ from }) => from, maxLength: 4 },
+  )
+  .map((weeks) =>
+    weeks.map(({ from, week }, index) => ({
+      id: datedWeekId.create(`week${index}`),
+      name: `Week ${index}`,
+      from: new Date(from * dayMs).toISOString().slice(0, 10),
+      week,
+    })),
+  );
 const anyHours: fc.Arbitrary<Hours> = fc
-  .record({ week: fc.array(weekSpan, { maxLength: 8 }), special: fc.array(anySpecial, { maxLength: 5 }), seasons })
+  .record({
+    week: fc.array(weekSpan, { maxLength: 8 }),
+    special: fc.array(anySpecial, { maxLength: 5 }),
+    seasons,
+    datedWeeks,
+  })
   .map((content) => ({ ...boatyardHours, ...content }));
 const anyInstant = fc.integer({ min: Date.UTC(2025, 0, 2) / minuteMs, max: Date.UTC(2028, 11, 30) / minuteMs });
 
@@ -218,7 +262,7 @@ const inAWord = (hours: Hours, zone: string, atMs: number): string => {
   return answer.type === 'special' ? answer.specialId : answer.type;
 };
 
-describe('special dates, seasons and the clock on the wall', () => {
+describe('special dates, seasons, dated weeks and the clock on the wall', () => {
   it('agree at any instant, in any zone', () => {
     fc.assert(
       fc.property(
@@ -233,6 +277,20 @@ describe('special dates, seasons and the clock on the wall', () => {
         },
       ),
       cases(400),
+    );
+  });
+
+  it('agree on both sides of the midnight at which a dated week begins, minute by minute', () => {
+    fc.assert(
+      fc.property(anyHours, fc.constantFrom(...zones), (any, zone) => {
+        for (const { from } of any.datedWeeks.slice(0, 2)) {
+          const begins = instantOf(`${from}T00:00`, zone);
+          for (let atMs = begins - 90 * minuteMs; atMs < begins + 90 * minuteMs; atMs += minuteMs) {
+            expect(inAWord(any, zone, atMs)).toBe(answerInAWord(any, zone, atMs));
+          }
+        }
+      }),
+      cases(40),
     );
   });
 
@@ -270,6 +328,14 @@ describe('a whole year', () => {
         from: { month: 11, day: 15 },
         to: { month: 3, day: 1 },
         week: [{ periodId: open.id, day: 1, startMin: 540, endMin: 900 }],
+      },
+    ],
+    datedWeeks: [
+      {
+        id: datedWeekId.create('june'),
+        name: 'From June',
+        from: '2026-06-03',
+        week: [{ periodId: open.id, day: 3, startMin: 360, endMin: 1500 }],
       },
     ],
     special: [

@@ -1,13 +1,17 @@
 import ical, { type VEvent } from 'node-ical';
+import { isSame } from '../../merging';
+import { calendarLimits } from './calendarIn';
 import {
   checkHours,
   closedAllDay,
+  datedWeekId,
   dayPlan,
   instantOf,
   openTimesOn,
   periodId,
   readDate,
   seasonId,
+  showDate,
   specialDateId,
   wallInstant,
   type Hours,
@@ -68,6 +72,20 @@ const inSeasons: Hours = {
   ],
 };
 
+const later = (name: string, from: string, byMin: number) => ({
+  ...{ id: datedWeekId.create(name), name, from },
+  week: hours.week.map((span) => ({ ...span, startMin: span.startMin + byMin })),
+});
+/** Changed on a Monday and on a Thursday, in the middle of a season too. */
+const inWeeks: Hours = {
+  ...inSeasons,
+  datedWeeks: [
+    later('winter', '2027-01-04', 60),
+    later('midsummer', '2027-07-01', 30),
+    later('next', '2027-11-04', 90),
+  ],
+};
+
 /** When events of a name begin, as another parser has it. */
 function starts(text: string, name: string): readonly string[] {
   const events = Object.values(ical.sync.parseICS(text)).filter(
@@ -94,6 +112,7 @@ describe('hours as a calendar', () => {
   it.each([
     ['a regular week', hours],
     ['seasons', inSeasons],
+    ['weeks from a date on', inWeeks],
   ])('are read by another parser at the very instants at which periods begin, for years: %s', (_, of) => {
     const { text } = writeCalendar(of, zone, days, 'Larkspur Cove Boatyard', atMs);
     expect(starts(text, 'Open')).toEqual(plannedStarts(of, open.id));
@@ -146,6 +165,56 @@ const calendar = (...events: readonly string[]): string =>
 const why = (found: ReadCalendar): readonly string[] => found.notCarried.map(describeNotRead);
 
 describe('a calendar as hours', () => {
+  it.each([
+    ['seasons', inSeasons],
+    ['weeks from a date on', inWeeks],
+  ])('gives back %s as the weeks that follow one another: every day of two years is as it was', (_, of) => {
+    const found = read(writeCalendar(of, zone, days, 'Yard', atMs).text);
+    let id = 0;
+    const ids = {
+      period: () => periodId.create(`new${(id += 1)}`),
+      special: () => specialDateId.create(`new${(id += 1)}`),
+      week: () => datedWeekId.create(`new${(id += 1)}`),
+    };
+    const periodOf = (name: string) => (name === 'Open' ? open.id : null);
+    const taken = takeCalendar({ ...hours, week: [], special: [] }, { ...found, periodOf }, ids, today);
+    expect(checkHours(taken).ok).toBe(true);
+    const all = Array.from({ length: calendarLimits.daysAhead }, (_, by) => today + by);
+    expect(all.filter((day) => !isSame(openTimesOn(taken, day), openTimesOn(of, day))).map(showDate)).toEqual([]);
+  });
+
+  it('has a week of its own from the day on which one rule ends and another begins, not from the weekend between', () => {
+    const found = read(
+      calendar(
+        'SUMMARY:Open\nDTSTART:20250106T080000\nDTEND:20250106T170000\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR;UNTIL=20270101',
+        'SUMMARY:Open\nDTSTART:20270104T090000\nDTEND:20270104T160000\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
+        'SUMMARY:Open\nDTSTART:20270306T100000\nDTEND:20270306T120000\nRRULE:FREQ=WEEKLY;BYDAY=SA',
+      ),
+    );
+    const times = (week: ReadCalendar['week']) =>
+      week.map(({ day, startMin, endMin }) => [day, startMin / 60, endMin / 60]);
+    expect(times(found.week)).toEqual([1, 2, 3, 4, 5].map((day) => [day, 8, 17]));
+    expect(found.datedWeeks.map(({ from, week }) => [from, ...times(week)])).toEqual([
+      ['2027-01-04', ...[1, 2, 3, 4, 5].map((day) => [day, 9, 16])],
+      ['2027-03-06', ...[1, 2, 3, 4, 5].map((day) => [day, 9, 16]), [6, 10, 12]],
+    ]);
+    expect(why(found)).toEqual([]);
+  });
+
+  it('takes what comes once or twice as days, and what has not begun yet for the week where nothing else holds', () => {
+    const found = read(
+      calendar(
+        'SUMMARY:Open\nDTSTART:20261123T080000\nDTEND:20261123T170000\nRRULE:FREQ=WEEKLY',
+        'SUMMARY:Market\nDTSTART:20270206T090000\nDTEND:20270206T120000\nRRULE:FREQ=WEEKLY;COUNT=2',
+      ),
+    );
+    expect([found.week.length, found.datedWeeks]).toEqual([1, []]);
+    expect(found.special.map(({ name, when }) => [name, when.type === 'once' && when.from])).toEqual([
+      ['Market', '2027-02-06'],
+      ['Market', '2027-02-13'],
+    ]);
+  });
+
   it('gives back what was written: the same open times on every day, and rules of every year as rules', () => {
     const { week: spans, special: dates } = read(writeCalendar(hours, zone, days, 'Yard', atMs).text);
     const again: Hours = {
@@ -344,12 +413,11 @@ describe('a calendar as hours', () => {
       'Old fair is over.',
       'Every day for ever comes more than 60 times in two years.',
       'Every other week is taken as its days of the next two years, not as a rule.',
-      'Next summer comes every week, but not all through the coming weeks: enter it as a season.',
       'Every second comes more than 60 times in two years.',
       'Ninth Thursday comes on no day of the next two years.',
       'Thirtieth of February comes on no day of the next two years.',
     ]);
-    expect(found.week).toHaveLength(1);
+    expect([found.week.length, found.datedWeeks.length]).toEqual([1, 1]);
     expect(found.special.map(({ name }) => name)).toEqual(Array.from({ length: 3 }, () => 'Every other week'));
   });
 
@@ -383,6 +451,7 @@ describe('a calendar as hours', () => {
 describe('taking a calendar in', () => {
   const read = (): ReadCalendar => ({
     week: [{ period: 'Office', day: 1, startMin: 540, endMin: 1020 }],
+    datedWeeks: [],
     special: [
       { name: 'Thanksgiving', when: { type: 'yearly', month: 11, day: 26, days: 2 }, times: [], words: '' },
       {
@@ -397,11 +466,12 @@ describe('taking a calendar in', () => {
   const ids = {
     period: () => periodId.create('tour'),
     special: () => specialDateId.create('new'),
+    week: () => datedWeekId.create('new'),
   };
   const periodOf = (name: string) => (name === 'Office' ? open.id : null);
 
   it('puts its week in place of the old, makes periods that there are not, and keeps what it has no word of', () => {
-    const taken = takeCalendar(hours, { ...read(), periodOf }, ids);
+    const taken = takeCalendar(hours, { ...read(), periodOf }, ids, today);
     expect(taken.week).toEqual([{ periodId: open.id, day: 1, startMin: 540, endMin: 1020 }]);
     expect(taken.periods.map(({ name }) => name)).toEqual(['Open', 'Lunch', 'Tour']);
     const names = taken.special.map(({ name }) => name);
@@ -413,7 +483,24 @@ describe('taking a calendar in', () => {
     expect(checkHours(taken).ok).toBe(true);
   });
 
+  it('puts its weeks in place of the one that holds and those to follow; what is over stays', () => {
+    const dated = (name: string, from: string) => ({ id: datedWeekId.create(name), name, from, week: [] });
+    const before: Hours = {
+      ...hours,
+      datedWeeks: [dated('over', '2025-01-01'), dated('holds', '2026-06-01'), dated('ahead', '2027-03-01')],
+    };
+    const ahead = [{ from: '2027-01-04', week: read().week }];
+    const taken = takeCalendar(before, { ...read(), datedWeeks: ahead, periodOf }, ids, today);
+    const monday = [{ periodId: open.id, day: 1, startMin: 540, endMin: 1020 }];
+    expect(taken.week).toBe(hours.week);
+    expect(taken.datedWeeks.map(({ name, from, week }) => [name, from, week])).toEqual([
+      ['over', '2025-01-01', []],
+      ['holds', '2026-06-01', monday],
+      ['From 4 January 2027', '2027-01-04', monday],
+    ]);
+  });
+
   it('leaves the week when only dates are taken', () => {
-    expect(takeCalendar(hours, { ...read(), week: [], periodOf }, ids).week).toBe(hours.week);
+    expect(takeCalendar(hours, { ...read(), week: [], periodOf }, ids, today).week).toBe(hours.week);
   });
 });

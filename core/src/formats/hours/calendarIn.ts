@@ -6,6 +6,7 @@ import {
   isMonthDay,
   isTimeZone,
   joinTimes,
+  mostDatedWeeks,
   readDate,
   showDate,
   specialLimits,
@@ -64,9 +65,21 @@ export interface ReadSpecial {
   readonly words: string;
 }
 
+export type ReadSpan = ReadTimes & { readonly day: Weekday };
+
+/** A week that holds from a day on. */
+export interface ReadWeek {
+  /** As in ISO 8601. */
+  readonly from: string;
+  readonly week: readonly ReadSpan[];
+}
+
 /** What a calendar says of hours. Nothing is changed by reading it. */
 export interface ReadCalendar {
-  readonly week: readonly (ReadTimes & { readonly day: Weekday })[];
+  /** The week as it is now. */
+  readonly week: readonly ReadSpan[];
+  /** Those that take its place in the next two years, in their order. */
+  readonly datedWeeks: readonly ReadWeek[];
   readonly special: readonly ReadSpecial[];
   readonly notCarried: readonly NotRead[];
 }
@@ -78,7 +91,8 @@ type Time = InstanceType<typeof ICAL.Time>;
 type Recur = InstanceType<typeof ICAL.Recur>;
 
 /**
- * Reads a calendar (RFC 5545): what recurs every week makes the week, events of whole days are special dates on which it
+ * Reads a calendar (RFC 5545): what recurs every week makes the week, and those that begin when it ends or others begin;
+ * events of whole days are special dates on which it
  * is closed, other events and exceptions are special dates with times of their own.
  *
  * @param today the day from which on it is read; what was over before is left out
@@ -154,12 +168,18 @@ interface Understood {
 
 /** A weekly event, and from when to when it comes. */
 interface Weekly {
-  readonly span: ReadTimes & { readonly day: Weekday };
+  readonly span: ReadSpan;
   readonly except: ReadonlySet<DayNumber>;
+  readonly from: DayNumber;
+  /** Infinity where it never ends. */
+  readonly last: DayNumber;
 }
 
+/** What begins so soon is there now, unless it takes the place of something that ends. */
+const soonDays = 13;
+
 class Reader {
-  private readonly weekly: Weekly[] = [];
+  private weekly: readonly Weekly[] = [];
   private readonly wholeDays: ReadSpecial[] = [];
   private readonly singles = new Map<DayNumber, ReadTimes[]>();
   private readonly notCarried: NotRead[] = [];
@@ -203,16 +223,49 @@ class Reader {
       // A rule may only be found out to make no sense as it is followed.
       if (!isPlaced) this.leave(event.name, 'unreadable');
     }
-    const days = new Set([...this.singles.keys(), ...this.weekly.flatMap(({ except }) => [...except])]);
+    this.weekly = begunSoon(this.weekly, this.today);
+    const datedWeeks = this.datedWeeks();
+    const days = new Set([
+      ...this.singles.keys(),
+      ...this.weekly.flatMap(({ except, from, last }) => [...except].filter((day) => day >= from && day <= last)),
+    ]);
     const soon = [...days].filter((day) => day >= this.today && day <= this.today + calendarLimits.daysAhead);
     const ofDays = soon.sort((one, other) => one - other).flatMap((day) => this.dayOf(day));
     const special = [...this.wholeDays, ...ofDays];
     if (special.length > specialLimits.most) this.leave(`${special.length - specialLimits.most} dates`, 'tooMany');
     return {
-      week: this.weekly.map(({ span }) => span),
+      week: this.weekOn(this.today),
+      datedWeeks,
       special: special.slice(0, specialLimits.most),
       notCarried: this.notCarried,
     };
+  }
+
+  private weekOn(day: DayNumber): readonly ReadSpan[] {
+    return this.weekly.filter(({ from, last }) => from <= day && day <= last).map(({ span }) => span);
+  }
+
+  /** The weeks that take the place of today's, each from the first day that is other than by the one before. */
+  private datedWeeks(): readonly ReadWeek[] {
+    const end = this.today + calendarLimits.daysAhead;
+    const turns = [...new Set(this.weekly.flatMap(({ from, last }) => [from, last + 1]))]
+      .filter((day) => day > this.today && day <= end)
+      .sort((one, other) => one - other);
+    const found: ReadWeek[] = [];
+    let held = this.weekOn(this.today);
+    turns.forEach((from, index) => {
+      const week = this.weekOn(from);
+      const days = Math.min(7, (turns[index + 1] ?? Infinity) - from);
+      // The weekend between Friday's last time and Monday's first is as it was.
+      const isOther = Array.from({ length: days }, (_, by) => weekdayOf(from + by)).some(
+        (day) => timesKey(held, day) !== timesKey(week, day),
+      );
+      if (!isOther) return;
+      held = week;
+      found.push({ from: showDate(from), week });
+    });
+    if (found.length > mostDatedWeeks) this.leave(`${found.length - mostDatedWeeks} weeks`, 'tooMany');
+    return found.slice(0, mostDatedWeeks);
   }
 
   private leave(name: string, why: NotRead['why']): void {
@@ -387,9 +440,11 @@ class Reader {
     return last;
   }
 
-  private placeWeekly({ name, rule, from, except, start }: Understood, times: DayTime, last: number | undefined): void {
-    if (from > this.today + 13 || (last !== undefined && last < this.today + 13))
-      return this.leave(name, 'otherTimeOfYear');
+  private placeWeekly(event: Understood, times: DayTime, last = Infinity): void {
+    const { name, rule, from, except, start } = event;
+    if (from > this.today + calendarLimits.daysAhead) return this.leave(name, 'never');
+    // What comes once or twice makes no week.
+    if (from > this.today && last - from <= soonDays) return this.expand(event, last);
     const shift = from - dayNumber(start.year, start.month, start.day);
     const codes = (rule?.parts.BYDAY as readonly string[] | undefined) ?? [];
     const named = codes.map((code) => weekdayCodes.indexOf(code as 'MO')).filter((index) => index >= 0);
@@ -397,7 +452,8 @@ class Reader {
     for (const index of named.length > 0 ? named : all) {
       const day = (((index + shift + 14) % 7) + 1) as Weekday;
       const exceptThen = except.filter((each) => weekdayOf(each) === day);
-      this.weekly.push({ span: { period: name, day, ...times }, except: new Set(exceptThen) });
+      const weekly = { span: { period: name, day, ...times }, except: new Set(exceptThen), from, last };
+      this.weekly = [...this.weekly, weekly];
     }
   }
 
@@ -440,9 +496,10 @@ class Reader {
     const own = this.singles.get(day) ?? [];
     const date = showDate(day);
     const whole = this.wholeDays.findIndex(({ when }) => when.type === 'once' && when.from <= date && when.to >= date);
-    const left = this.weekly.flatMap(({ span, except }) =>
-      whole < 0 && span.day === weekdayOf(day) && !except.has(day) ? [timesOf(span)] : [],
-    );
+    const left = this.weekly.flatMap(({ span, except, from, last }) => {
+      const comes = span.day === weekdayOf(day) && from <= day && day <= last && !except.has(day);
+      return whole < 0 && comes ? [timesOf(span)] : [];
+    });
     const times = joined([...left, ...own]);
     const covered = this.wholeDays[whole];
     if (covered?.when.type === 'once' && covered.when.from === covered.when.to) {
@@ -465,6 +522,19 @@ class Reader {
       }),
     );
   }
+}
+
+/** Those that begin soon, as begun already where nothing ends that they might take the place of. */
+function begunSoon(weekly: readonly Weekly[], today: DayNumber): readonly Weekly[] {
+  if (weekly.some(({ last }) => last < today + soonDays)) return weekly;
+  return weekly.map((each) => (each.from <= today + soonDays ? { ...each, from: Math.min(each.from, today) } : each));
+}
+
+function timesKey(week: readonly ReadSpan[], day: Weekday): string {
+  const times = week
+    .filter((span) => span.day === day)
+    .map(({ period, startMin, endMin }) => [period, startMin, endMin]);
+  return JSON.stringify(times.map((time) => JSON.stringify(time)).sort());
 }
 
 function timesOf({ period, startMin, endMin }: ReadTimes): ReadTimes {

@@ -4,7 +4,7 @@ import {
   minutesOfDay,
   openTimesOn,
   spansOfWeekOn,
-  weekOn,
+  weekIdOn,
   showDate,
   weekdayName,
   type DayNumber,
@@ -46,11 +46,7 @@ export function writeHoursScript(json: string): string {
 
 function weekSpecifications(hours: Hours, days: DayRange): readonly Specification[] {
   const isOne = hours.seasons.length + hours.datedWeeks.length === 0;
-  const keyOf = (day: DayNumber): string => {
-    const { of } = weekOn(hours, day);
-    return 'id' in of ? of.id : '';
-  };
-  return stretchesOf(days, keyOf).flatMap(({ from, to }) => {
+  return stretchesOf(days, (day) => weekIdOn(hours, day) ?? '').flatMap(({ from, to }) => {
     const valid = isOne ? {} : { validFrom: showDate(from), validThrough: showDate(to) };
     return dayGroups(hours, spansOfWeekOn(hours, from)).flatMap((group) => {
       const dayOfWeek = (by: number) =>

@@ -1,8 +1,23 @@
-import type { Hours, PeriodId, SpecialDate, SpecialDateId } from '../../hours';
-import type { ReadCalendar, ReadTimes } from './calendarIn';
+import {
+  datedWeekOn,
+  firstDay,
+  readDate,
+  showMonthDay,
+  monthDayOf,
+  yearOf,
+  type DatedWeek,
+  type DatedWeekId,
+  type DayNumber,
+  type Hours,
+  type PeriodId,
+  type SpecialDate,
+  type SpecialDateId,
+  type WeekSpan,
+} from '../../hours';
+import type { ReadCalendar, ReadSpan, ReadTimes } from './calendarIn';
 
 /** What of a calendar is taken, and where it goes. */
-export interface CalendarChoice extends Pick<ReadCalendar, 'week' | 'special'> {
+export interface CalendarChoice extends Pick<ReadCalendar, 'week' | 'datedWeeks' | 'special'> {
   /** The period that events of a name are: one that there is, or null for a new one of that name. */
   readonly periodOf: (name: string) => PeriodId | null;
 }
@@ -10,13 +25,22 @@ export interface CalendarChoice extends Pick<ReadCalendar, 'week' | 'special'> {
 export interface NewIds {
   readonly period: () => PeriodId;
   readonly special: () => SpecialDateId;
+  readonly week: () => DatedWeekId;
 }
 
 /**
- * Hours with what was chosen of a calendar: its week, if it has any, in place of the regular one; its dates beside those
- * that there are, and in place of those of the same name that come at the same time. The rest stays.
+ * Hours with what was chosen of a calendar: its week, if it has any, in place of the one that holds now, and those that
+ * follow in place of those that were to follow; its dates beside those that there are, and in place of those of the same
+ * name that come at the same time. The rest stays.
+ *
+ * @param today the day from which on the calendar was read
  */
-export function takeCalendar(hours: Hours, { week, special, periodOf }: CalendarChoice, ids: NewIds): Hours {
+export function takeCalendar(
+  hours: Hours,
+  { week, datedWeeks, special, periodOf }: CalendarChoice,
+  ids: NewIds,
+  today: DayNumber,
+): Hours {
   const periods = [...hours.periods];
   const known = new Map<string, PeriodId>();
   const periodId = (name: string): PeriodId => {
@@ -27,7 +51,17 @@ export function takeCalendar(hours: Hours, { week, special, periodOf }: Calendar
   };
   const spansOf = (times: readonly ReadTimes[]) =>
     times.map(({ period, startMin, endMin }) => ({ periodId: periodId(period), startMin, endMin }));
-  const taken = week.flatMap((span) => spansOf([span]).map((times) => ({ ...times, day: span.day })));
+  const weekOf = (read: readonly ReadSpan[]): readonly WeekSpan[] =>
+    read.flatMap((span) => spansOf([span]).map((times) => ({ ...times, day: span.day })));
+  const hasWeek = week.length + datedWeeks.length > 0;
+  const taken = hasWeek
+    ? withWeeks(
+        hours,
+        weekOf(week),
+        datedWeeks.map((each) => named(each.from, weekOf(each.week), ids)),
+        today,
+      )
+    : hours;
   const dates = special.map(({ name, when, times, words }): SpecialDate => {
     const same = hours.special.find((each) => each.name === name && isSameTime(each, when));
     const spans = spansOf(times);
@@ -42,11 +76,24 @@ export function takeCalendar(hours: Hours, { week, special, periodOf }: Calendar
   });
   const replaced = new Set(dates.map(({ id }) => id));
   return {
-    ...hours,
+    ...taken,
     periods,
-    week: taken.length > 0 ? taken : hours.week,
     special: [...hours.special.filter(({ id }) => !replaced.has(id)), ...dates],
   };
+}
+
+/** Weeks that were over stay as they were; the one that holds today, and all that follow, are those of the calendar. */
+function withWeeks(hours: Hours, now: readonly WeekSpan[], ahead: readonly DatedWeek[], today: DayNumber): Hours {
+  const holding = datedWeekOn(hours.datedWeeks, today);
+  const begun = hours.datedWeeks
+    .filter((each) => firstDay(each) <= today)
+    .map((each) => (each === holding ? { ...each, week: now } : each));
+  return { ...hours, week: holding ? hours.week : now, datedWeeks: [...begun, ...ahead] };
+}
+
+function named(from: string, week: readonly WeekSpan[], ids: NewIds): DatedWeek {
+  const day = readDate(from) ?? 0;
+  return { id: ids.week(), name: `From ${showMonthDay(monthDayOf(day))} ${yearOf(day)}`, from, week };
 }
 
 /** Both come every year, or both begin on the same day once. */

@@ -7,7 +7,19 @@ import {
   type ReadSpecial,
   type ReadTimes,
 } from '@locutor/core/formats';
-import { describeWhen, periodId, specialDateId, wallTime, weekdayName, type Hours } from '@locutor/core/hours';
+import {
+  datedWeekId,
+  describeWhen,
+  periodId,
+  readDate,
+  showDay,
+  specialDateId,
+  wallTime,
+  weekdayName,
+  weekdays,
+  type DayNumber,
+  type Hours,
+} from '@locutor/core/hours';
 import { useState } from 'react';
 import { wordsOf } from '../../../api/client';
 import { useDraftTools } from '../../../draft/DraftProvider';
@@ -23,6 +35,11 @@ interface Props {
   readonly hours: Hours;
   readonly onChange: (next: Hours) => Promise<boolean>;
   readonly onClose: () => void;
+}
+
+interface PreviewProps {
+  readonly found: ReadCalendar;
+  readonly today: DayNumber;
 }
 
 const newPeriod = 'new';
@@ -75,7 +92,7 @@ export function TakeCalendar({ hours, onChange, onClose }: Props) {
         </Text>
       )}
       {found ? (
-        <Preview hours={hours} found={found} onChange={onChange} onClose={onClose} />
+        <Preview hours={hours} found={found} today={today} onChange={onChange} onClose={onClose} />
       ) : (
         <Button size="sm" variant="ghost" mt="2" display="block" onClick={onClose}>
           Close
@@ -85,22 +102,31 @@ export function TakeCalendar({ hours, onChange, onClose }: Props) {
   );
 }
 
-function Preview({ hours, found, onChange, onClose }: Props & { readonly found: ReadCalendar }) {
-  const { week, special, notCarried } = found;
-  const [withWeek, setWithWeek] = useState(week.length > 0);
+function Preview({ hours, found, today, onChange, onClose }: Props & PreviewProps) {
+  const { week, datedWeeks, special, notCarried } = found;
+  const hasWeek = week.length + datedWeeks.length > 0;
+  const [withWeek, setWithWeek] = useState(hasWeek);
   const [left, setLeft] = useState<ReadonlySet<ReadSpecial>>(new Set());
-  const names = [...new Set([...week, ...special.flatMap(({ times }) => times)].map(({ period }) => period))];
+  const names = [
+    ...new Set(
+      [...week, ...datedWeeks.flatMap((each) => each.week), ...special.flatMap(({ times }) => times)].map(
+        ({ period }) => period,
+      ),
+    ),
+  ];
   const [periods, setPeriods] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(names.map((name) => [name, usualPeriod(name, names, hours)])),
   );
   const chosen = special.filter((each) => !left.has(each));
   const keep = async (): Promise<void> => {
     const periodOf = (name: string) => hours.periods.find(({ id }) => id === periods[name])?.id ?? null;
-    const choice = { week: withWeek ? week : [], special: chosen, periodOf };
-    const next = takeCalendar(hours, choice, {
-      period: () => newId(periodId),
-      special: () => newId(specialDateId),
-    });
+    const weeks = withWeek ? { week, datedWeeks } : { week: [], datedWeeks: [] };
+    const next = takeCalendar(
+      hours,
+      { ...weeks, special: chosen, periodOf },
+      { period: () => newId(periodId), special: () => newId(specialDateId), week: () => newId(datedWeekId) },
+      today,
+    );
     if (!(await onChange(next))) return;
     tellDone('The calendar was taken in.', () => void onChange(hours));
     onClose();
@@ -127,21 +153,25 @@ function Preview({ hours, found, onChange, onClose }: Props & { readonly found: 
           .
         </Text>
       ))}
-      {week.length > 0 && (
+      {hasWeek && (
         <>
           <Flex asChild gap="2" align="baseline" mt="2" fontWeight="600" cursor="pointer">
             <label>
               <input type="checkbox" checked={withWeek} onChange={() => setWithWeek(!withWeek)} />
-              Its week, in place of the regular one
+              {datedWeeks.length > 0
+                ? 'Its weeks, in place of those that you have'
+                : 'Its week, in place of the one that you have'}
             </label>
           </Flex>
-          <Box as="ul" pl="6" fontSize="13px" listStyleType="none">
-            {[1, 2, 3, 4, 5, 6, 7].map((day) => (
-              <li key={day}>
-                {weekdayName(day)}: {timesWords(week.filter((span) => span.day === day))}
-              </li>
-            ))}
-          </Box>
+          <DaysOfWeek week={week} />
+          {datedWeeks.map((each) => (
+            <Box key={each.from} mt="1">
+              <Text pl="6" fontSize="13px" fontWeight="500">
+                From {showDay(readDate(each.from) ?? 0)}
+              </Text>
+              <DaysOfWeek week={each.week} />
+            </Box>
+          ))}
         </>
       )}
       {special.length > 0 && (
@@ -184,6 +214,18 @@ function Preview({ hours, found, onChange, onClose }: Props & { readonly found: 
           Leave the hours as they are
         </Button>
       </Flex>
+    </Box>
+  );
+}
+
+function DaysOfWeek({ week }: Pick<ReadCalendar, 'week'>) {
+  return (
+    <Box as="ul" pl="6" fontSize="13px" listStyleType="none">
+      {weekdays.map((day) => (
+        <li key={day}>
+          {weekdayName(day)}: {timesWords(week.filter((span) => span.day === day))}
+        </li>
+      ))}
     </Box>
   );
 }
