@@ -13,7 +13,7 @@ const screens = {
     '/starters',
     '/lines',
   ],
-  'in the hours and greetings': ['/hours', '/hours/year', '/greetings', '/greetings/sheet:launch'],
+  'in the hours and greetings': ['/hours', '/hours/year', '/hours/ahead', '/greetings', '/greetings/sheet:launch'],
   'in the directory': [
     '/directory/people',
     '/directory/groups',

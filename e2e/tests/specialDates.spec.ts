@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { callAt, expect, heard, saved, startLine, test } from '../support/test';
 
@@ -71,21 +72,79 @@ test('a season has a week of its own, between two dates of every year', async ({
   await page.goto(`${server.url}/hours`);
   const monday = page.getByLabel('Open on Monday');
   await expect(monday).toHaveValue('7:30–17:00');
-  await page.getByLabel('Which week is shown').selectOption({ label: 'Summer' });
+  await page.getByLabel('Which week is shown').selectOption({ label: 'of Summer' });
   await expect(monday).toHaveValue('7:00–17:30');
   await expect(page.getByRole('heading', { name: 'The week in Summer' })).toBeVisible();
   await monday.fill('6-18');
   await monday.press('Enter');
-  await page.getByLabel('Which week is shown').selectOption({ label: 'the rest of the year' });
+  await page.getByLabel('Which week is shown').selectOption({ label: 'of the rest of the year' });
   await expect(monday).toHaveValue('7:30–17:00');
   await page.getByRole('button', { name: 'Season with a week of its own' }).click();
   // A second one opens on dates that are free, ready to be changed.
   await expect(page.getByRole('heading', { name: 'The week in Season 2' })).toBeVisible();
-  await expect(page.getByText(/share days of the year/)).toBeHidden();
-  await page.getByLabel('Which week is shown').selectOption({ label: 'Summer' });
+  await expect(page.getByText(/share days/)).toBeHidden();
+  await page.getByLabel('Which week is shown').selectOption({ label: 'of Summer' });
   await expect(monday).toHaveValue('6:00–18:00');
   await callAt(page, '2027-06-14T06:30');
   await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
+});
+
+test('the hours change from a date weeks ahead: entered now, told everywhere, heard from that day on', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/hours`);
+  await page.getByRole('button', { name: 'Other hours from a date on' }).click();
+  await expect(page.getByText('Nothing yet. Change its times below.')).toBeVisible();
+  const first = page.getByRole('textbox', { name: 'First day of this week' });
+  await first.fill('6/6/2033');
+  await first.press('Enter');
+  const monday = page.getByLabel('Open on Monday');
+  await monday.fill('9-4');
+  await monday.press('Enter');
+  await expect(page.getByRole('group', { name: 'What changes' })).toContainText(
+    'Open, on Mondays: 9:00 AM to 4:00 PM instead of 7:30 AM to 5:00 PM.',
+  );
+  const name = page.getByLabel('Name of these weeks');
+  await name.fill('New plan');
+  await name.press('Tab');
+  // The week before it is as it was.
+  await page.getByLabel('Which week is shown').selectOption({ label: 'until Sun, Jun 5, 2033 (now)' });
+  await expect(monday).toHaveValue('7:30–17:00');
+  await page.reload();
+  await page.getByLabel('Which week is shown').selectOption({ label: 'from Mon, Jun 6, 2033: New plan' });
+  await expect(monday).toHaveValue('9:00–16:00');
+  await saved(page);
+  // Its season is still the season's; in November the new week answers.
+  await callAt(page, '2033-11-14T08:00');
+  await expect(heard(page)).toContainText('The office is closed');
+});
+
+test('what changes ahead is one list, near things on Today, all of it as a calendar', async ({
+  page,
+  request,
+  server,
+}) => {
+  const [line] = (await (await request.get(`${server.url}/api/lines`)).json()) as { hoursId: string }[];
+  const path = `${server.url}/api/hours/${line?.hoursId ?? ''}`;
+  const { week, revision, periods } = (await (await request.get(path)).json()) as Record<string, unknown[]>;
+  const soon = new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10);
+  const datedWeeks = [{ id: 'week:spring', name: 'Spring plan', from: soon, week: week?.slice(1) }];
+  expect((await request.put(path, { data: { week, revision, periods, datedWeeks } })).status()).toBe(200);
+  await page.goto(`${server.url}/today`);
+  const near = page.getByRole('list', { name: 'What changes ahead' });
+  await expect(near).toContainText('Spring plan.');
+  await page.getByRole('link', { name: 'Everything ahead' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'What changes ahead' })).toBeVisible();
+  await expect(page.getByText('Summer begins, with a week of its own.')).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a calendar' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('what-changes-ahead.ics');
+  expect(readFileSync(await file.path(), 'utf8')).toContain(`DTSTART;VALUE=DATE:${soon.replaceAll('-', '')}`);
+  await page.getByRole('link', { name: /^Spring plan/ }).click();
+  await expect(page.getByRole('heading', { name: 'The week of Spring plan' })).toBeVisible();
 });
 
 test('a date that is over is changed where it stands, and times of several periods stay', async ({

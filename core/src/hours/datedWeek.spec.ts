@@ -7,6 +7,11 @@ import {
   describeHoursDifference,
   describeHoursProblem,
   describeWeekChange,
+  describeWeeks,
+  lastDayOf,
+  setWeek,
+  weekBefore,
+  weekStretches,
   inOrder,
   mergeHours,
   readDate,
@@ -41,6 +46,34 @@ const problems = (...datedWeeks: DatedWeek[]): readonly string[] => {
 };
 
 describe('a week that begins on a date', () => {
+  it('follows another without gap, a season between them too, told in words', () => {
+    const summer = {
+      id: seasonId.create('summer'),
+      name: 'Summer',
+      week: [],
+      from: { month: 2, day: 1 },
+      to: { month: 2, day: 28 },
+    };
+    const of = { ...hours, seasons: [summer] };
+    const stretches = weekStretches(of, { from: day('2026-12-01'), to: day('2027-05-31') });
+    expect(describeWeeks(stretches)).toBe(
+      'the regular week until Sun 3 January 2027, then January until Sun 31 January 2027, then Summer until Sun 28 February 2027, then January until Sun 2 May 2027, then May',
+    );
+    expect([null, january.id, may.id].map((id) => lastDayOf(of, id))).toEqual([
+      day('2027-01-03'),
+      day('2027-05-02'),
+      undefined,
+    ]);
+    expect(weekBefore(of, day(may.from)).of).toBe(january);
+    expect(weekBefore(of, day(january.from)).type).toBe('regular');
+  });
+
+  it('has its times changed by itself, as a season and the regular week have', () => {
+    const sunday = [opens(7, 600, 720)];
+    expect(setWeek(hours, may.id, sunday).datedWeeks.map(({ week }) => week)).toEqual([sunday, january.week]);
+    expect(setWeek(hours, null, sunday)).toMatchObject({ week: sunday, datedWeeks: hours.datedWeeks });
+  });
+
   it('holds from that day on until the next one begins, in whatever order they were entered', () => {
     expect(['2027-01-03', '2027-01-04', '2027-05-02', '2027-05-03', '2030-01-01'].map(on)).toEqual([
       'regular',

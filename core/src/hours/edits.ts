@@ -1,7 +1,7 @@
 import { type Hours } from './hours';
 import { minutesOfDay, weekdays, type Period, type WeekSpan, type Weekday } from './week';
 import { withEachWeek } from './weekOn';
-import type { PeriodId, SpecialDateId } from './ids';
+import type { DatedWeekId, PeriodId, SeasonId, SpecialDateId } from './ids';
 import type { SpecialDate } from './specialDate';
 
 /** Adds a period with no time in the week yet. */
@@ -25,6 +25,14 @@ export function removePeriod(hours: Hours, periodId: PeriodId): Hours {
 export function renamePeriod(hours: Hours, periodId: PeriodId, name: string): Hours {
   const periods = hours.periods.map((period) => (period.id === periodId ? { ...period, name } : period));
   return { ...hours, periods };
+}
+
+/** Replaces the week of a season, a dated one, or the regular one where no id is given. */
+export function setWeek(hours: Hours, id: SeasonId | DatedWeekId | null, week: readonly WeekSpan[]): Hours {
+  if (id === null) return { ...hours, week };
+  const changed = <Has extends { readonly id: string; readonly week: readonly WeekSpan[] }>(each: Has): Has =>
+    each.id === id ? { ...each, week } : each;
+  return { ...hours, datedWeeks: hours.datedWeeks.map(changed), seasons: hours.seasons.map(changed) };
 }
 
 /** Adds a special date, or puts it in the place of the one with its id. */

@@ -37,6 +37,7 @@ export {
   type SeasonYears,
 } from './season';
 export { datedWeekOn, firstDay, inOrder, longestWeekName, mostDatedWeeks, type DatedWeek } from './datedWeek';
+export { lastDayOf, weekBefore, weekStretches, type WeekStretch } from './weekStretches';
 export { allWeeks, spansOfWeekOn, weekIdOn, weekOn, withEachWeek, type WeekOfDay } from './weekOn';
 export {
   closedAllDay,
@@ -62,7 +63,7 @@ export {
   type HoursContent,
   type HoursProblem,
 } from './hours';
-export { mergeHours, type EditedHours } from './mergeHours';
+export { editedOf, mergeHours, type EditedHours } from './mergeHours';
 export { minutesOfDay, weekdays, type DaySpan, type Period, type Weekday, type WeekSpan } from './week';
 export { clockReading, dayAt, instantOf, isTimeZone, type TimeZone } from './timeZone';
 export { isReading, momentLimits } from './moment';
@@ -130,11 +131,13 @@ export {
   setAlways,
   setDaySpans,
   setSpecialDate,
+  setWeek,
 } from './edits';
 export {
   describeHoursProblem,
   describeSwitchProblem,
   describeTimeProblem,
+  describeWeeks,
   describeWhen,
   showDay,
   showMonthDay,

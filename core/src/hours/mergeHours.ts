@@ -9,6 +9,11 @@ import type { Period, WeekSpan } from './week';
 /** What of a set of hours can be edited. */
 export type EditedHours = HoursContent & Pick<Hours, 'name'>;
 
+/** What of a set of hours can be edited, without its id and revision. */
+export function editedOf({ name, periods, week, datedWeeks, seasons, special }: EditedHours): EditedHours {
+  return { name, periods, week, datedWeeks, seasons, special };
+}
+
 const week = groupsBy<WeekSpan>(({ periodId, day }) => `${periodId} ${day}`);
 
 /** What of hours is changed by itself: each period on each day of a week, each special date in its parts. */

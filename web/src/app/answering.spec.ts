@@ -38,7 +38,8 @@ const hours: Hours = {
   id: hoursId.create('main'),
   name: 'Hours',
   periods: [open, lunch],
-  datedWeeks: [], seasons: [],
+  datedWeeks: [],
+  seasons: [],
   special: [],
   week: weekdays.slice(0, 5).flatMap((day) => [
     { periodId: open.id, day, startMin: 480, endMin: 1020 },

@@ -1,3 +1,4 @@
+import { editedOf } from '@locutor/core/hours';
 import { withSpecialWords, type RowFix } from '@locutor/core/proof';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../api/client';
@@ -35,8 +36,8 @@ export function useRowFix(): (fix: RowFix, says: string) => Promise<void> {
     const path = `/api/hours/${fix.id}`;
     const before = await api<KeptHours>(path);
     const was = before.special.find(({ id }) => id === fix.specialId)?.words ?? '';
-    const put = ({ revision, name, periods, week, seasons, special }: KeptHours): Promise<KeptHours> =>
-      askedFirst(path, { method: 'PUT', body: { revision, name, periods, week, seasons, special } });
+    const put = (hours: KeptHours): Promise<KeptHours> =>
+      askedFirst(path, { method: 'PUT', body: { revision: hours.revision, ...editedOf(hours) } });
     const after = await put(withSpecialWords(before, fix));
     return async () => {
       await put(withSpecialWords(after, { ...fix, words: was }));

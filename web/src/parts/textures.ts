@@ -23,3 +23,12 @@ export function textureOf(periods: readonly { readonly id: PeriodId }[], periodI
   const index = periods.findIndex((period) => period.id === periodId);
   return index < 0 ? { bg: 'transparent' } : (textures[index % textures.length] ?? textures[0]);
 }
+
+/** Spans in the order in which they are drawn: a break lies over the time it is a break of. */
+export function layered<Span extends { readonly periodId: PeriodId }>(
+  periods: readonly { readonly id: PeriodId }[],
+  spans: readonly Span[],
+): readonly Span[] {
+  const place = ({ periodId }: Span): number => periods.findIndex(({ id }) => id === periodId);
+  return [...spans].sort((one, other) => place(one) - place(other));
+}

@@ -2,12 +2,12 @@ import ICAL from 'ical.js';
 import {
   dayPlan,
   dayNumber,
-  monthDayOf,
   occurrences,
   spansOfWeekOn,
   showDate,
   wallInstant,
   weekdayOf,
+  weekStretches,
   yearOf,
   type DayNumber,
   type DayRange,
@@ -18,6 +18,7 @@ import {
   type Weekday,
   type WeekSpan,
 } from '../../hours';
+import { addEvent, dayTime, instantTime, startCalendar, type CalendarComponent } from './calendarParts';
 import { weekdayCodes } from './weekdayCodes';
 import { zoneComponent } from './zoneComponent';
 
@@ -35,11 +36,6 @@ export interface WrittenCalendar {
   readonly notCarried: readonly NotWritten[];
 }
 
-// The package counts without the space that folded lines begin with; a line has 75 octets at most (section 3.1).
-ICAL.foldLength = 74;
-
-type Component = InstanceType<typeof ICAL.Component>;
-
 /**
  * Hours as one calendar (RFC 5545): periods as weekly events, special dates as events of whole days, with the times that
  * are left on them, and the zone's clock changes (VTIMEZONE). Exact from the first to the last of the days.
@@ -53,24 +49,13 @@ export function writeCalendar(
   name: string,
   atMs: number,
 ): WrittenCalendar {
-  const calendar = new ICAL.Component(['vcalendar', [], []]);
-  calendar.addPropertyWithValue('version', '2.0');
-  calendar.addPropertyWithValue('prodid', '-//Locutor//Hours//EN');
-  calendar.addPropertyWithValue('calscale', 'GREGORIAN');
-  calendar.addPropertyWithValue('name', name);
-  calendar.addPropertyWithValue('x-wr-calname', name);
+  const calendar = startCalendar(name, 'Hours');
   calendar.addSubcomponent(zoneComponent(zone, days));
-  const stamp = ICAL.Time.fromJSDate(new Date(atMs), true);
-  const add = (uid: string, fill: (event: Component) => void): void => {
-    const event = new ICAL.Component('vevent');
-    event.addPropertyWithValue('uid', `${uid}-${hours.id}`.replace(/[^A-Za-z0-9-]/g, '-') + '@locutor');
-    event.addPropertyWithValue('dtstamp', stamp);
-    fill(event);
-    calendar.addSubcomponent(event);
-  };
+  const add = (uid: string, fill: (event: CalendarComponent) => void): void =>
+    fill(addEvent(calendar, `${uid}-${hours.id}`, atMs));
   const periodName = (span: DaySpan): string => hours.periods.find(({ id }) => id === span.periodId)?.name ?? '';
-  for (const stretch of stretches(hours, days)) {
-    for (const { span, weekdays } of sameTimes(stretch.week)) {
+  for (const stretch of weekStretches(hours, days)) {
+    for (const { span, weekdays } of sameTimes(stretch.week.of.week)) {
       const first = firstOn(weekdays, stretch.from);
       if (first > stretch.to) continue;
       add(`week-${span.periodId}-${span.startMin}-${span.endMin}-${showDate(stretch.from)}`, (event) => {
@@ -103,8 +88,8 @@ export function writeCalendar(
     for (const each of rule ? come.slice(0, 1) : come) {
       add(`special-${date.id}-${showDate(each.from)}`, (event) => {
         event.addPropertyWithValue('summary', date.name);
-        event.addPropertyWithValue('dtstart', dateOf(each.from));
-        event.addPropertyWithValue('dtend', dateOf(each.to + 1));
+        event.addPropertyWithValue('dtstart', dayTime(each.from));
+        event.addPropertyWithValue('dtend', dayTime(each.to + 1));
         event.addPropertyWithValue('transp', 'TRANSPARENT');
         if (date.words !== '') event.addPropertyWithValue('description', date.words);
         if (rule) event.addPropertyWithValue('rrule', rule);
@@ -112,22 +97,6 @@ export function writeCalendar(
     }
   }
   return { text: `${calendar.toString()}\r\n`, notCarried };
-}
-
-interface WeekStretch extends DayRange {
-  readonly week: readonly WeekSpan[];
-}
-
-/** The days as stretches that have the same week. */
-function stretches(hours: Hours, { from, to }: DayRange): readonly WeekStretch[] {
-  const found: WeekStretch[] = [];
-  for (let day = from; day <= to; day += 1) {
-    const week = spansOfWeekOn(hours, day);
-    const last = found.at(-1);
-    if (last?.week === week) found[found.length - 1] = { ...last, to: day };
-    else found.push({ from: day, to: day, week });
-  }
-  return found;
 }
 
 /** Spans of a week that are alike but for their day. */
@@ -162,7 +131,7 @@ function missing(hours: Hours, span: DaySpan, weekdays: readonly Weekday[], { fr
 }
 
 function weeklyUntil(weekdays: readonly Weekday[], untilMs: number): InstanceType<typeof ICAL.Recur> {
-  const until = ICAL.Time.fromJSDate(new Date(untilMs), true);
+  const until = instantTime(untilMs);
   return new ICAL.Recur({
     freq: 'WEEKLY',
     until,
@@ -173,7 +142,7 @@ function weeklyUntil(weekdays: readonly Weekday[], untilMs: number): InstanceTyp
 /** The rule of a date that comes every year, where a calendar has one for it. */
 function yearlyRule({ when, moved }: SpecialDate, days: DayRange): InstanceType<typeof ICAL.Recur> | undefined {
   if (moved !== 'stays') return undefined;
-  const until = dateOf(days.to);
+  const until = dayTime(days.to);
   if (when.type === 'yearly' && !(when.month === 2 && when.day === 29)) {
     return new ICAL.Recur({ freq: 'YEARLY', until, bymonth: [when.month], bymonthday: [when.day] } as never);
   }
@@ -182,7 +151,7 @@ function yearlyRule({ when, moved }: SpecialDate, days: DayRange): InstanceType<
   return new ICAL.Recur({ freq: 'YEARLY', until, bymonth: [when.month], byday } as never);
 }
 
-function addTimes(event: Component, zone: TimeZone, day: DayNumber, { startMin, endMin }: DaySpan): void {
+function addTimes(event: CalendarComponent, zone: TimeZone, day: DayNumber, { startMin, endMin }: DaySpan): void {
   event.addProperty(localTime('dtstart', zone, day, startMin));
   event.addProperty(localTime('dtend', zone, day, endMin));
 }
@@ -190,17 +159,12 @@ function addTimes(event: Component, zone: TimeZone, day: DayNumber, { startMin, 
 function localTime(name: string, zone: TimeZone, day: DayNumber, minute: number): InstanceType<typeof ICAL.Property> {
   const property = new ICAL.Property(name);
   property.setParameter('tzid', zone);
-  const time = dateOf(day + Math.floor(minute / 1440));
+  const time = dayTime(day + Math.floor(minute / 1440));
   time.isDate = false;
   time.hour = Math.floor((minute % 1440) / 60);
   time.minute = minute % 60;
   property.setValue(time);
   return property;
-}
-
-function dateOf(day: DayNumber): InstanceType<typeof ICAL.Time> {
-  const { month, day: ofMonth } = monthDayOf(day);
-  return new ICAL.Time({ year: yearOf(day), month, day: ofMonth, isDate: true }, ICAL.Timezone.localTimezone);
 }
 
 /** As far as calendars are written: to the end of the year after next. */

@@ -1,3 +1,4 @@
+export { addEvent, dayTime, instantTime, startCalendar } from './calendarParts';
 export { calendarDays, writeCalendar, type NotWritten, type WrittenCalendar } from './calendarOut';
 export {
   calendarLimits,

@@ -6,6 +6,7 @@ import type { SpecialProblem } from '../checkSpecial';
 import { longestPeriodName } from '../hours';
 import type { DayTimesProblem } from '../dayTimes';
 import { longestWeekName } from '../datedWeek';
+import type { WeekStretch } from '../weekStretches';
 import { longestSeasonName, type SeasonYears } from '../season';
 import { specialLimits, type When } from '../specialDate';
 import { switchLimits, type SwitchProblem } from '../switch';
@@ -47,6 +48,20 @@ export function describeHoursProblem(problem: HoursProblem): string {
     default:
       return unreachable(problem);
   }
+}
+
+/**
+ * Which weeks follow one another: "the regular week until Sun 3 January 2027, then Spring".
+ *
+ * @param show a day in the user's own format
+ */
+export function describeWeeks(stretches: readonly WeekStretch[], show: (day: DayNumber) => string = showDay): string {
+  return stretches
+    .map(({ week, to }, index) => {
+      const name = week.type === 'regular' ? 'the regular week' : week.of.name;
+      return index === stretches.length - 1 ? name : `${name} until ${show(to)}`;
+    })
+    .join(', then ');
 }
 
 /** In which years a season comes: "every year", "in 2027 only", "from 2027 to 2029". */

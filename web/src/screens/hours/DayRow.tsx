@@ -18,7 +18,7 @@ import {
 } from '@locutor/core/hours';
 import { Copy } from 'lucide-react';
 import { useId, useRef, useState, type PointerEvent } from 'react';
-import { textureOf } from '../../parts/textures';
+import { layered, textureOf } from '../../parts/textures';
 
 export const hourMarks = [0, 3, 6, 9, 12, 15, 18, 21, 24] as const;
 
@@ -182,7 +182,7 @@ function Stretch({ from, to, texture, isChosen }: StretchProps) {
 /** What is drawn on a day: its own spans, and the ends of those that began the day before. */
 function stretchesOf(hours: Hours, day: Weekday) {
   const dayBefore = day === 1 ? 7 : day - 1;
-  return hours.week.flatMap(({ periodId, day: owner, startMin, endMin }, index) => {
+  return layered(hours.periods, hours.week).flatMap(({ periodId, day: owner, startMin, endMin }, index) => {
     const own =
       owner === day ? [{ key: `${index}`, periodId, from: startMin, to: Math.min(endMin, minutesOfDay) }] : [];
     const runsOver = owner === dayBefore && endMin > minutesOfDay;

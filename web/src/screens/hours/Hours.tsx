@@ -1,6 +1,17 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { longestPeriodName, periodId, weekdays, type Hours as HoursSet, type SeasonId } from '@locutor/core/hours';
-import { CalendarDays, CalendarPlus, Plus, Redo2, Share2, Undo2 } from 'lucide-react';
+import {
+  datedWeekOn,
+  dayAt,
+  longestPeriodName,
+  periodId,
+  readDate,
+  setWeek,
+  weekdays,
+  type DatedWeek,
+  type Hours as HoursSet,
+  type Season,
+} from '@locutor/core/hours';
+import { CalendarClock, CalendarDays, CalendarPlus, Plus, Redo2, Share2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -18,9 +29,9 @@ import { SwitchPanel } from '../../switch/SwitchPanel';
 import { AnsweringOrder } from './AnsweringOrder';
 import { ShareHours } from './share/ShareHours';
 import { TakeCalendar } from './share/TakeCalendar';
-import { SeasonChoice } from './SeasonChoice';
 import { SpecialDates } from './SpecialDates';
 import { useWeek } from './useWeek';
+import { WeekChoice } from './WeekChoice';
 import { WeekGrid } from './WeekGrid';
 
 /** When what answers: the regular week in periods, and the answering order. */
@@ -44,15 +55,18 @@ function HoursOf({ kept, ownId, all }: Props) {
   const chosenPeriod = hours.periods.some((period) => period.id === chosen) ? chosen : hours.periods[0]?.id;
 
   const [panel, setPanel] = useState<'share' | 'take' | null>(null);
-  const [seasonShown, setSeason] = useState<SeasonId | null>(null);
-  const season = hours.seasons.find(({ id }) => id === seasonShown) ?? null;
-  const shown = season ? { ...hours, week: season.week } : hours;
+  const { line } = useDraftTools();
+  const today = dayAt(useNow(60_000), line.timeZone);
+  const [search] = useSearchParams();
+  const holding = datedWeekOn(hours.datedWeeks, readDate(today) ?? 0)?.id;
+  const [asked, setAsked] = useState(search.get('week') ?? holding);
+  const other = [...hours.datedWeeks, ...hours.seasons].find(({ id }) => id === asked);
+  const shown = other ? { ...hours, week: other.week } : hours;
   const changeShown = (next: HoursSet): Promise<boolean> => {
-    if (!season) return change(next);
-    const seasons = next.seasons.map((each) => (each.id === season.id ? { ...each, week: next.week } : each));
+    if (!other) return change(next);
     // A period that is removed is gone from the regular week too.
     const week = hours.week.filter(({ periodId: id }) => next.periods.some((period) => period.id === id));
-    return change({ ...next, week, seasons });
+    return change(setWeek({ ...next, week }, other.id, next.week));
   };
 
   return (
@@ -61,6 +75,11 @@ function HoursOf({ kept, ownId, all }: Props) {
         <Button asChild size="xs" variant="outline" bg="sheet">
           <Link to={`/hours/year?of=${hours.id}`}>
             <CalendarDays size={14} aria-hidden /> The year
+          </Link>
+        </Button>
+        <Button asChild size="xs" variant="outline" bg="sheet">
+          <Link to="/hours/ahead">
+            <CalendarClock size={14} aria-hidden /> Ahead
           </Link>
         </Button>
         {(['share', 'take'] as const).map((each) => (
@@ -92,9 +111,15 @@ function HoursOf({ kept, ownId, all }: Props) {
         </Text>
         {panel === 'share' && <ShareHours hours={hours} />}
         {panel === 'take' && <TakeCalendar hours={hours} onChange={change} onClose={() => setPanel(null)} />}
-        <SeasonChoice hours={hours} chosen={season} onChoose={setSeason} onChange={change} />
+        <WeekChoice
+          hours={hours}
+          today={readDate(today) ?? 0}
+          chosen={other?.id ?? null}
+          onChoose={(id) => setAsked(id ?? undefined)}
+          onChange={change}
+        />
         <WeekGrid
-          title={season ? `The week in ${season.name}` : 'The regular week'}
+          title={titleOf(hours, other)}
           hours={shown}
           periodId={chosenPeriod}
           onChoose={setChosen}
@@ -106,6 +131,12 @@ function HoursOf({ kept, ownId, all }: Props) {
       </Box>
     </Box>
   );
+}
+
+/** Whose week it is that is shown. */
+function titleOf(hours: HoursSet, other: DatedWeek | Season | undefined): string {
+  if (!other) return hours.datedWeeks.length > 0 ? 'The regular week until then' : 'The regular week';
+  return typeof other.from === 'string' ? `The week of ${other.name}` : `The week in ${other.name}`;
 }
 
 /** The switch, beside the hours that it goes before. */

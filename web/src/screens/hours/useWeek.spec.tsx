@@ -17,7 +17,8 @@ const first: KeptHours = {
   name: 'Business hours',
   periods: [{ id: open, name: 'Open' }],
   week: [{ periodId: open, day: 1, startMin: 480, endMin: 1020 }],
-  datedWeeks: [], seasons: [],
+  datedWeeks: [],
+  seasons: [],
   special: [],
   revision: 1,
 };

@@ -1,4 +1,4 @@
-import { describeHoursClashes, mergeHours, readHours, type Hours } from '@locutor/core/hours';
+import { describeHoursClashes, editedOf, mergeHours, readHours, type Hours } from '@locutor/core/hours';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useSWRConfig, type ScopedMutator } from 'swr';
 import { api } from '../../api/client';
@@ -82,8 +82,8 @@ function doorsOf(of: Pick<Hours, 'id'>, mutate: ScopedMutator): Omit<SaverDoors<
     );
   };
   return {
-    async save({ revision }, { name, periods, week, seasons, special }) {
-      const body = { revision, name, periods, week, seasons, special };
+    async save({ revision }, hours) {
+      const body = { revision, ...editedOf(hours) };
       const saved = await askedFirst<KeptHours>(path, { method: 'PUT', body });
       put(saved);
       return saved;

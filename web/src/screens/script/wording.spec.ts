@@ -102,7 +102,15 @@ describe('what answers, by name', () => {
   });
 
   it('says why: the list the caller is in, or nothing that runs', () => {
-    const nothing: Hours = { id: hoursId.create('none'), name: '', periods: [], week: [], datedWeeks: [], seasons: [], special: [] };
+    const nothing: Hours = {
+      id: hoursId.create('none'),
+      name: '',
+      periods: [],
+      week: [],
+      datedWeeks: [],
+      seasons: [],
+      special: [],
+    };
     const moment = { hours: nothing, timeZone: 'UTC', atMs: 0 };
     expect(whyWords({ type: 'callers', callerListId: slips }, names, moment)).toBe(
       'Because the caller is in Slip holders.',

@@ -43,7 +43,15 @@ const attendant: Attendant = {
   answering: { rules: [], otherwise: [{ type: 'goTo', sheetId: welcome }] },
 };
 const main = lineId.create('main');
-const hours = { id: hoursId.create('main'), name: 'Hours', periods: [], week: [], datedWeeks: [], seasons: [], special: [] };
+const hours = {
+  id: hoursId.create('main'),
+  name: 'Hours',
+  periods: [],
+  week: [],
+  datedWeeks: [],
+  seasons: [],
+  special: [],
+};
 const script: CallScript = {
   lineId: main,
   lines: [

@@ -7,6 +7,7 @@ import { Switchboard } from '../../live/Switchboard';
 import { showClock, showWhen } from '../../parts/time';
 import { SwitchPanel } from '../../switch/SwitchPanel';
 import { useNow } from '../../parts/useNow';
+import { AheadToday } from './AheadToday';
 import { AmissOnAir } from './AmissOnAir';
 import { NeedsYou } from './NeedsYou';
 import { TrafficToday } from './TrafficToday';
@@ -57,6 +58,8 @@ export default function Today() {
         <TrafficToday />
         <SectionTitle>The next seven days</SectionTitle>
         <WeekStrip attendant={shown} now={now} />
+        <SectionTitle>What changes ahead</SectionTitle>
+        <AheadToday />
         <SectionTitle>What needs you</SectionTitle>
         <NeedsYou />
       </Box>

@@ -13,7 +13,7 @@ import {
   type MonthDay,
 } from '@locutor/core/hours';
 import { Fragment, type KeyboardEvent } from 'react';
-import { textureOf } from '../../parts/textures';
+import { layered, textureOf } from '../../parts/textures';
 import { showMinutes } from '../../parts/time';
 import { monthChoices, showDay } from '../hours/specialWords';
 
@@ -119,7 +119,7 @@ function Day({ hours, day, chosen, today, onChoose }: Omit<Props, 'year'> & { re
       zIndex={day === chosen ? '1' : 'auto'}
       onClick={() => onChoose(day)}
     >
-      {[...runsOn, ...spans].map(({ periodId, startMin, endMin }) => (
+      {layered(hours.periods, [...runsOn, ...spans]).map(({ periodId, startMin, endMin }) => (
         <Box
           key={`${periodId} ${startMin}`}
           position="absolute"
