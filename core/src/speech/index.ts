@@ -17,6 +17,7 @@ export { adviceOnLength, adviceOnMenu, adviceOnWords, comfortableMs, comfortable
 export { longestSaid, longestWritten, mostSayAs, respell, type SayAs } from './dictionary';
 export { saidOpening, saidToday, saidWeek } from './saidHours';
 export { phrasesOf } from './phrases';
+export { everySpokenText, type SaidAround, type SaidPlace, type SaidText } from './everySpokenText';
 export type { Phrases } from './words/phrases';
 export { estimateMs, estimateSentencesMs, expectedMs, timeSentences, totalMs, type SentenceTiming } from './timing';
 export { wordAt, type WordPlace } from './wordAt';

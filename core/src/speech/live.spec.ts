@@ -12,7 +12,15 @@ function hoursOf(
   const week = spans.flatMap(([days, startMin, endMin, period]) =>
     days.map((day) => ({ periodId: period ? lunch.id : open.id, day, startMin, endMin })),
   );
-  return { id: hoursId.create('test'), name: 'Test', periods: [open, lunch], week, datedWeeks: [], seasons: [], special: [] };
+  return {
+    id: hoursId.create('test'),
+    name: 'Test',
+    periods: [open, lunch],
+    week,
+    datedWeeks: [],
+    seasons: [],
+    special: [],
+  };
 }
 
 const at = (reading: string): number => instantOf(reading, zone);

@@ -13,6 +13,7 @@ import { Dictionary } from './Dictionary';
 import { GreetingEditor } from './GreetingEditor';
 import { HoldMusic } from './HoldMusic';
 import { Library } from './Library';
+import { LineSays } from './LineSays';
 import { SheetRecordings } from './SheetRecordings';
 
 /** Everything that is spoken: the library, and what is made of it, one greeting or sheet at a time. */
@@ -47,6 +48,7 @@ export default function Greetings() {
         {!isOpen && (
           <>
             <Library />
+            <LineSays />
             <HoldMusic />
           </>
         )}
