@@ -22,6 +22,8 @@ import {
   usableSwitch,
 } from '../line';
 import {
+  englishClockOf,
+  type EnglishClock,
   asSentences,
   plainSentences,
   sheetSentences,
@@ -50,6 +52,7 @@ export interface ReadyLine {
   readonly switched: Switch | null;
   /** The hours that greetings speak of: as the switch makes them. */
   readonly hours: Hours;
+  readonly clock: EnglishClock;
   /** The answer for callers of no list, and until when it holds. */
   answer: { readonly fromMs: number; readonly untilMs: number; readonly is: Answer } | null;
 }
@@ -148,9 +151,10 @@ const linesKnown = new WeakMap<Attendant, { readonly script: LineScript; readonl
 
 function makeLineReady(script: LineScript): ReadyLine {
   const { attendant } = script;
+  const clock = englishClockOf(script);
   const before = linesKnown.get(attendant);
   if (before && before.script.hours === script.hours && before.script.timeZone === script.timeZone) {
-    if (before.script.switched === script.switched) return { ...before.ready, script };
+    if (before.script.switched === script.switched) return { ...before.ready, script, clock };
   }
   const switched = usableSwitch(attendant, script.switched);
   const ready: ReadyLine = {
@@ -159,6 +163,7 @@ function makeLineReady(script: LineScript): ReadyLine {
     named: new Map(attendant.paths.map(({ id, steps }) => [id, steps])),
     switched,
     hours: saidHours(script, script.attendant),
+    clock,
     answer: null,
   };
   linesKnown.set(attendant, { script, ready });

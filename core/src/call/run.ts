@@ -86,6 +86,7 @@ export function factsOf(run: Run): SpokenFacts {
     business: line.script.name,
     atMs: run.atMs,
     zone: line.script.timeZone,
+    clock: line.clock,
     hours: line.hours,
     hoursOf: (id) => (id === line.hours.id ? line.hours : run.ready.hours.get(id)),
     personOf: (id) => run.ready.people.get(id),

@@ -1,6 +1,6 @@
 import type { Box, CallerList, Contact, E164, Group, OutgoingLimits, Person, Queue } from '../directory';
 import type { Hours, Switch, TimeZone } from '../hours';
-import type { SpokenFacts } from '../speech';
+import { englishClockOf, type SpokenFacts } from '../speech';
 import {
   saidHours,
   type Attendant,
@@ -58,6 +58,7 @@ export function spokenFacts(script: CallScript, line: LineScript, atMs: number):
     business: line.name,
     atMs,
     zone: line.timeZone,
+    clock: englishClockOf(line),
     hours,
     hoursOf: (id) => (id === hours.id ? hours : script.hours.find((each) => each.id === id)),
     personOf: (id) => script.people.find((person) => person.id === id),

@@ -168,12 +168,44 @@ describe('times as people type them', () => {
     ['8-12, 11-14', '8:00–14:00'],
     ['0-24', '0:00–24:00'],
     ['', ''],
+    ['9-5', '9:00–17:00'],
+    ['9 to 12.30', '9:00–12:30'],
+    ['noon-4', '12:00–16:00'],
+    ['midday till 4.15', '12:00–16:15'],
+    ['8h-17h', '8:00–17:00'],
+    ['8h30 à 17h', '8:30–17:00'],
+    ['de 8h à 12h et de 13h à 17h30', '8:00–12:00, 13:00–17:30'],
+    ['de 9 a 14 y de 16 a 20', '9:00–14:00, 16:00–20:00'],
+    ['von 9 bis 12 Uhr und 13 Uhr 30 bis 18 Uhr', '9:00–12:00, 13:30–18:00'],
+    ['09.00 – 17.30 Uhr', '9:00–17:30'],
+    ['24 hours', '0:00–24:00'],
+    ['24h', '0:00–24:00'],
+    ['24/7', '0:00–24:00'],
+    ['all day', '0:00–24:00'],
+    ['closed', ''],
+    ['geschlossen', ''],
+    ['–', ''],
+    ['1-5pm', '13:00–17:00'],
+    ['9-5pm', '9:00–17:00'],
+    ['8:30 - 11:30 a.m.', '8:30–11:30'],
+    ['9 a.m. - 5 p.m.', '9:00–17:00'],
+    ['from 9am until 5 pm', '9:00–17:00'],
+    ['9 a - 5 p', '9:00–17:00'],
+    ['11-2pm', '11:00–14:00'],
+    ['12-5pm', '12:00–17:00'],
+    ['8-12 / 13-17', '8:00–12:00, 13:00–17:00'],
+    ['8-12 + 13-17', '8:00–12:00, 13:00–17:00'],
+    ['9 o’clock to 5 o’clock', '9:00–17:00'],
+    ['0900–1700', '9:00–17:00'],
   ])('reads the day "%s"', (text, shown) => {
     const read = readDayTimes(text);
     expect(read.ok && showDayTimes(read.value)).toBe(shown);
   });
 
   it('refuses a stretch with one end', () => {
+    for (const text of ['8:00', '9-', 'to 5', '9-12-17', 'open', '8h']) {
+      expect([text, readDayTimes(text)]).toMatchObject([text, { ok: false }]);
+    }
     expect(readDayTimes('8:00')).toMatchObject({ ok: false, problems: [{ type: 'notARange' }] });
   });
 });

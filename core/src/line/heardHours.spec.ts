@@ -11,7 +11,9 @@ const whileOpen: AnsweringRule = { type: 'period', periodId: open.id, path: mess
 const atLunch: AnsweringRule = { type: 'period', periodId: lunch.id, path: message };
 const monday = dayNumber(2026, 11, 23);
 const said = (rules: readonly AnsweringRule[]): string =>
-  saidToday(heardHours(withLunch, { rules, otherwise: [] }), zone, instantOf('2026-11-23T09:00', zone), 'en');
+  saidToday(heardHours(withLunch, { rules, otherwise: [] }), zone, instantOf('2026-11-23T09:00', zone), {
+    language: 'en',
+  });
 
 describe('the hours that callers are told', () => {
   it('have a break where the second period answers in place of the first', () => {

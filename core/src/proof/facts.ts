@@ -1,5 +1,5 @@
 import { isTimeZone, readDate, wallInstant, type TimeZone } from '../hours';
-import type { SpokenFacts } from '../speech';
+import { englishClockOf, type SpokenFacts } from '../speech';
 import { remember } from './remember';
 import type { ProofSubject } from './rule';
 
@@ -25,6 +25,7 @@ const factsOf = remember(
       business: line.name,
       atMs: wallInstant(zoneOf(line), readDate(today) ?? 0, 12 * 60),
       zone: zoneOf(line),
+      clock: englishClockOf(line),
       hours,
       hoursOf: (id) => allHours.find((each) => each.id === id),
       personOf: (id) => named.get(id),

@@ -2,7 +2,7 @@ import type { Person, PersonId } from '../directory';
 import { spokenName } from '../directory';
 import { dayPlan, wallTime, type Hours, type HoursId, type TimeZone } from '../hours';
 import type { Language, LivePart, RecordedTake, TakeId } from '../line';
-import { saidOpening, saidToday, saidWeek } from './saidHours';
+import { saidOpening, saidToday, saidWeek, type EnglishClock } from './saidHours';
 
 /** What live parts of a greeting are made from, as it is at the moment of a call. */
 export interface SpokenFacts {
@@ -11,6 +11,8 @@ export interface SpokenFacts {
   /** The moment of the call, in ms since 1970. */
   readonly atMs: number;
   readonly zone: TimeZone;
+  /** How the time is told to those who speak English there; left out, in halves and quarters. */
+  readonly clock?: EnglishClock;
   /** The hours of the line. */
   readonly hours: Hours;
   readonly hoursOf: (id: HoursId) => Hours | undefined;
@@ -26,11 +28,11 @@ export function sayPart(part: LivePart, facts: SpokenFacts, language: Language):
     case 'business':
       return facts.business;
     case 'today':
-      return saidToday(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
+      return saidToday(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, { ...facts, language });
     case 'week':
-      return saidWeek(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
+      return saidWeek(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, { ...facts, language });
     case 'opens':
-      return saidOpening(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, language);
+      return saidOpening(hoursOf(part.hoursId, facts), facts.zone, facts.atMs, { ...facts, language });
     case 'special':
       return dayPlan(hoursOf(part.hoursId, facts), wallTime(facts.zone, facts.atMs).day).special?.name ?? '';
     case 'name': {

@@ -38,6 +38,23 @@ describe('a recording', () => {
     expect(after([{ type: 'setWords', sheetId, part: 'openingWords', words }])).toEqual([]);
   });
 
+  it('is in step however the line would tell the same times by itself, and out of step with others', () => {
+    const told = (clock: 'amPm' | 'halfPast', from: number) => {
+      const week = hours.week.map((span) => ({ ...span, startMin: from, endMin: 1005 }));
+      return saysOfWords('Open {week}.', 'slt', {
+        ...facts,
+        clock,
+        hours: { ...hours, periods: hours.periods.slice(0, 1), week },
+      });
+    };
+    for (const startMin of [450, 465, 480, 495]) {
+      expect(outOfStep(told('halfPast', startMin), told('amPm', startMin))).toEqual([]);
+      expect(outOfStep(told('amPm', startMin), told('halfPast', startMin))).toEqual([]);
+      expect(outOfStep(told('halfPast', startMin), told('amPm', startMin + 15))).toHaveLength(1);
+    }
+    expect(outOfStep(told('amPm', 480), told('amPm', 540))).toHaveLength(1);
+  });
+
   it('says a key for what is now something else, or nothing, and misses new ones', () => {
     expect(after([{ type: 'setOption', sheetId, key: '1', option: { label: 'Accounts' } }])).toEqual([
       'Says press 1 for moorings; 1 is now Accounts.',

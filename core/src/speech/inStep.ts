@@ -77,7 +77,9 @@ function keysOutOfStep(says: TakeSays, now: TakeSays): readonly OutOfStep[] {
 function liveOutOfStep(says: TakeSays, now: TakeSays): readonly OutOfStep[] {
   return says.live.flatMap(({ part, said }): OutOfStep[] => {
     const isNow = now.live.find((each) => keyOf(each.part) === keyOf(part))?.said;
-    return isNow === undefined || isSameWords(isNow, said) ? [] : [{ type: 'live', part, says: said, isNow }];
+    return isNow === undefined || isSameWords(isNow, said) || isSameTime(isNow, said)
+      ? []
+      : [{ type: 'live', part, says: said, isNow }];
   });
 }
 
@@ -97,6 +99,31 @@ function spokenOnly(words: string): string {
 /** Whether two texts sound the same: letters and digits count, not marks, spaces and capitals. */
 function isSameWords(one: string, other: string): boolean {
   return soundsOf(one) === soundsOf(other);
+}
+
+/**
+ * Whether two texts tell the same times, the one with the half of the day ("seven thirty a.m."), the other in halves and
+ * quarters ("half past seven"): a recording stays right, in whichever way the line itself would say it now.
+ */
+function isSameTime(one: string, other: string): boolean {
+  const tellsHalf = (text: string): boolean => /\b[ap]\.m\./i.test(text);
+  return tellsHalf(one) !== tellsHalf(other) && minutesTold(one) === minutesTold(other);
+}
+
+const hourNames = 'one two three four five six seven eight nine ten eleven twelve'.split(' ');
+
+function minutesTold(text: string): string {
+  const plain = text
+    .toLowerCase()
+    .replace(/\b[ap]\.m\./g, ' ')
+    .replace(/\bin the (?:morning|afternoon|evening)\b/g, ' ')
+    .replace(/\bhalf past (\w+)/g, '$1 thirty')
+    .replace(/\ba quarter past (\w+)/g, '$1 fifteen')
+    .replace(/\ba quarter to (\w+)/g, (_, hour: string) => {
+      const before = hourNames[(hourNames.indexOf(hour) + 11) % 12] ?? hour;
+      return `${before} forty-five`;
+    });
+  return soundsOf(plain);
 }
 
 function soundsOf(text: string): string {

@@ -1,7 +1,7 @@
 import { hoursId, instantOf, periodId, type Hours, type Weekday } from '../hours';
 import { readPieces, writePiece, type Language, type WordsPiece } from '../line';
 import { hours as weekdaysOnly, noor, zone } from '../testing/boatyard';
-import { pauses, respell, saidOpening, saidToday, saidWeek, sentencesOf, type SpokenFacts } from '.';
+import { englishClockOf, pauses, respell, saidOpening, saidToday, saidWeek, sentencesOf, type SpokenFacts } from '.';
 
 const open = { id: periodId.create('open'), name: 'Open' };
 const lunch = { id: periodId.create('lunch'), name: 'Lunch' };
@@ -66,7 +66,7 @@ describe('the week as people say it', () => {
       'Monday, eight in the morning to midnight; Tuesday, around the clock; Wednesday, midnight to eight in the morning',
     ],
   ])('%#', (hours, words) => {
-    expect(saidWeek(hours, zone, at('2026-11-23T18:00'), 'en')).toBe(words);
+    expect(saidWeek(hours, zone, at('2026-11-23T18:00'), { language: 'en' })).toBe(words);
   });
 
   it.each<[Language, string]>([
@@ -74,9 +74,57 @@ describe('the week as people say it', () => {
     ['es', 'de lunes a viernes, de las 8 a las 17 y media; sábado, de las 8 al mediodía'],
     ['de', 'Montag bis Freitag, 8 Uhr bis 17 Uhr 30; Samstag, 8 Uhr bis 12 Uhr'],
   ])('in %s', (language, words) => {
-    expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), zone, at('2026-11-23T18:00'), language)).toBe(
+    expect(saidWeek(hoursOf([workdays, 480, 1050], [[6], 480, 720]), zone, at('2026-11-23T18:00'), { language })).toBe(
       words,
     );
+  });
+});
+
+describe('where minutes are told', () => {
+  const american = (hours: Hours) => saidWeek(hours, zone, at('2026-11-23T18:00'), { language: 'en', clock: 'amPm' });
+
+  it.each<[Hours, string]>([
+    [hoursOf([workdays, 450, 1020]), 'Monday to Friday, seven thirty a.m. to five p.m.'],
+    [hoursOf([[6], 480, 690]), 'Saturday, eight to eleven thirty a.m.'],
+    [hoursOf([[6], 480, 720]), 'Saturday, eight a.m. to noon'],
+    [hoursOf([[6], 720, 975]), 'Saturday, noon to four fifteen p.m.'],
+    [hoursOf([[6], 785, 1065]), 'Saturday, one oh five to five forty-five p.m.'],
+    [hoursOf([[5], 1080, 1680]), 'Friday, six p.m. to four a.m.'],
+    [hoursOf([[5], 1080, 1440]), 'Friday, six p.m. to midnight'],
+    [hoursOf([[1], 480, 1920]), 'Monday, eight a.m. to eight a.m. the next day'],
+    [hoursOf([everyDay, 0, 1440]), 'every day, around the clock'],
+  ])('%#', (hours, words) => {
+    expect(american(hours)).toBe(words);
+  });
+
+  it('the next opening has them, and its date, too', () => {
+    const next = (from: string) =>
+      saidOpening(hoursOf([[1], 450, 1020]), zone, at(from), { language: 'en', clock: 'amPm' });
+    expect(next('2026-11-29T12:00')).toBe('tomorrow at seven thirty a.m.');
+    expect(next('2026-11-27T12:00')).toBe('Monday at seven thirty a.m.');
+  });
+
+  it('a sentence that ends in them ends once, and goes on where it does not end', () => {
+    const monday: Partial<SpokenFacts> = { clock: 'amPm', hours: hoursOf([[1], 450, 1020]) };
+    expect(said('We are open {today}. Please call again.', monday)).toEqual([
+      'We are open seven thirty a.m. to five p.m.',
+      'Please call again.',
+    ]);
+    expect(said('We are open {today} today.', monday)).toEqual(['We are open seven thirty a.m. to five p.m. today.']);
+    expect(said('We close at 5 p.m. On Saturdays at noon.', monday)).toEqual([
+      'We close at 5 p.m.',
+      'On Saturdays at noon.',
+    ]);
+  });
+
+  it.each([
+    ['+12075550140', 'America/New_York', 'amPm'],
+    ['+14165550140', 'America/Toronto', 'amPm'],
+    ['+442079460140', 'Europe/London', 'halfPast'],
+    ['+61255501404', 'Australia/Sydney', 'halfPast'],
+    ['+4930555014', 'Europe/Berlin', 'halfPast'],
+  ])('is told by the country of the line: %s', (number, timeZone, clock) => {
+    expect(englishClockOf({ number, timeZone })).toBe(clock);
   });
 });
 
@@ -85,15 +133,21 @@ describe('in the night', () => {
   const [inIt, after] = [at('2026-11-28T01:00'), at('2026-11-28T05:00')];
 
   it('today is the night that still runs, not a day that is closed', () => {
-    expect(saidToday(night, zone, inIt, 'en')).toBe('half past twelve in the morning to four in the morning');
-    expect(saidToday(night, zone, after, 'en')).toBe('closed');
+    expect(saidToday(night, zone, inIt, { language: 'en' })).toBe(
+      'half past twelve in the morning to four in the morning',
+    );
+    expect(saidToday(night, zone, after, { language: 'en' })).toBe('closed');
     const twice = hoursOf([[5, 6], 1080, 1680]);
-    expect(saidToday(twice, zone, inIt, 'en')).toBe('six in the evening to four in the morning');
+    expect(saidToday(twice, zone, inIt, { language: 'en' })).toBe('six in the evening to four in the morning');
   });
 
   it('the next opening is the end of the break', () => {
-    expect(saidOpening(night, zone, at('2026-11-27T23:45'), 'en')).toBe('tomorrow at half past twelve in the morning');
-    expect(saidOpening(night, zone, at('2026-11-28T00:10'), 'en')).toBe('today at half past twelve in the morning');
+    expect(saidOpening(night, zone, at('2026-11-27T23:45'), { language: 'en' })).toBe(
+      'tomorrow at half past twelve in the morning',
+    );
+    expect(saidOpening(night, zone, at('2026-11-28T00:10'), { language: 'en' })).toBe(
+      'today at half past twelve in the morning',
+    );
   });
 
   it.each<[Language, string]>([
@@ -101,8 +155,8 @@ describe('in the night', () => {
     ['de', 'rund um die Uhr'],
   ])('what never closes opens at no midnight (%s)', (language, words) => {
     for (const always of [hoursOf([everyDay, 0, 1440]), hoursOf([everyDay, 480, 1920])]) {
-      expect(saidOpening(always, zone, inIt, language)).toBe(words);
-      expect(saidToday(always, zone, inIt, language)).toBe(words);
+      expect(saidOpening(always, zone, inIt, { language })).toBe(words);
+      expect(saidToday(always, zone, inIt, { language })).toBe(words);
     }
   });
 });
@@ -116,32 +170,42 @@ describe('today and the next opening', () => {
     ['2026-11-27T18:00', 'Monday at eight', 'eight to noon and one to half past five'],
     ['2026-11-28T10:00', 'Monday at eight', 'closed'],
   ])('at %s', (reading, next, today) => {
-    expect(saidOpening(hours, zone, at(reading), 'en')).toBe(next);
-    expect(saidToday(hours, zone, at(reading), 'en')).toBe(today);
+    expect(saidOpening(hours, zone, at(reading), { language: 'en' })).toBe(next);
+    expect(saidToday(hours, zone, at(reading), { language: 'en' })).toBe(today);
   });
 
   it('names the date where it is a week away, and that it is closed where it never opens', () => {
     const tuesdays = hoursOf([[2], 540, 1020]);
-    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'en')).toBe('Tuesday the fifth of January at nine');
-    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'fr')).toBe('mardi 5 janvier à 9 heures');
-    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'de')).toBe('am Dienstag, dem 5. Januar, um 9 Uhr');
-    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), 'es')).toBe('el martes 5 de enero a las 9');
-    expect(saidOpening(hoursOf(), zone, at('2026-12-29T09:00'), 'en')).toBe('closed');
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), { language: 'en' })).toBe(
+      'Tuesday the fifth of January at nine',
+    );
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), { language: 'fr' })).toBe('mardi 5 janvier à 9 heures');
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), { language: 'de' })).toBe(
+      'am Dienstag, dem 5. Januar, um 9 Uhr',
+    );
+    expect(saidOpening(tuesdays, zone, at('2026-12-29T09:00'), { language: 'es' })).toBe(
+      'el martes 5 de enero a las 9',
+    );
+    expect(saidOpening(hoursOf(), zone, at('2026-12-29T09:00'), { language: 'en' })).toBe('closed');
   });
 
   it('takes hours over midnight as the night they belong to', () => {
     const bar = hoursOf([everyDay, 1200, 1560]);
-    expect(saidOpening(bar, zone, at('2026-11-24T01:00'), 'en')).toBe('today at eight in the evening');
+    expect(saidOpening(bar, zone, at('2026-11-24T01:00'), { language: 'en' })).toBe('today at eight in the evening');
     const through = hoursOf([[1], 1200, 1560], [[2], 60, 300]);
-    expect(saidOpening(through, zone, at('2026-11-23T21:00'), 'en')).toBe(
+    expect(saidOpening(through, zone, at('2026-11-23T21:00'), { language: 'en' })).toBe(
       'Monday the thirtieth of November at eight in the evening',
     );
   });
 
   it('keeps to the clock on the wall when it is changed', () => {
     const sundays = hoursOf([[7], 150, 600]);
-    expect(saidOpening(sundays, zone, at('2026-03-07T23:00'), 'en')).toBe('tomorrow at half past two in the morning');
-    expect(saidOpening(sundays, zone, at('2026-11-01T00:30'), 'en')).toBe('today at half past two in the morning');
+    expect(saidOpening(sundays, zone, at('2026-03-07T23:00'), { language: 'en' })).toBe(
+      'tomorrow at half past two in the morning',
+    );
+    expect(saidOpening(sundays, zone, at('2026-11-01T00:30'), { language: 'en' })).toBe(
+      'today at half past two in the morning',
+    );
   });
 });
 

@@ -13,36 +13,50 @@ import {
 import type { Language } from '../line';
 import { joinWords, type DayRun, type HoursWords } from './hoursWords';
 import { hoursWords as de } from './words/hours.de';
-import { hoursWords as en } from './words/hours.en';
+import { amPmWords, hoursWords as en } from './words/hours.en';
 import { hoursWords as es } from './words/hours.es';
 import { hoursWords as fr } from './words/hours.fr';
 
 const byLanguage: Readonly<Record<Language, HoursWords>> = { en, fr, es, de };
 
+/** How those who speak English on a line tell the time: "seven thirty a.m.", or "half past seven". */
+export type EnglishClock = 'amPm' | 'halfPast';
+
+/** In how callers of a line are told when it is open. */
+export interface SaidIn {
+  readonly language: Language;
+  /** Left out, halves and quarters are said. */
+  readonly clock?: EnglishClock;
+}
+
+function wordsIn({ language, clock }: SaidIn): HoursWords {
+  return language === 'en' && clock === 'amPm' ? amPmWords : byLanguage[language];
+}
+
 /** The regular week, that of the season it is, as people say it: "Monday to Friday, eight to half past five; Saturday, eight to noon". */
-export function saidWeek(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
-  const words = byLanguage[language];
+export function saidWeek(hours: Hours, zone: TimeZone, atMs: number, said: SaidIn): string {
+  const words = wordsIn(said);
   const open = weekGroups(hours, todayAt(zone, atMs)).filter(({ times, isAllDay }) => times.length > 0 || isAllDay);
   if (open.length === 0) return words.closed;
   return open
     .map(({ days, times, isAllDay }) => {
-      const said = days.length === 7 ? words.everyDay : words.days(runsOf(days));
-      return `${said}, ${isAllDay ? words.aroundTheClock : saidTimes(times, words)}`;
+      const ofDays = days.length === 7 ? words.everyDay : words.days(runsOf(days));
+      return `${ofDays}, ${isAllDay ? words.aroundTheClock : saidTimes(times, words)}`;
     })
     .join('; ');
 }
 
 /** Today's hours: "eight to noon and half past twelve to five"; that it is closed where it is. */
-export function saidToday(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
-  const words = byLanguage[language];
+export function saidToday(hours: Hours, zone: TimeZone, atMs: number, said: SaidIn): string {
+  const words = wordsIn(said);
   if (isOpenAllDay(hours, todayAt(zone, atMs))) return words.aroundTheClock;
   return saidTimes(timesToday(hours, zone, atMs), words);
 }
 
 /** When it opens next: "tomorrow at eight". Where it never opens, that it is closed; where it never closes, that. */
-export function saidOpening(hours: Hours, zone: TimeZone, atMs: number, language: Language): string {
+export function saidOpening(hours: Hours, zone: TimeZone, atMs: number, said: SaidIn): string {
   const opening = nextOpening(hours, zone, atMs);
-  const words = byLanguage[language];
+  const words = wordsIn(said);
   if (opening) return words.opening(opening);
   const today = todayAt(zone, atMs);
   return isOpenAllDay(hours, today) && isOpenAllDay(hours, today + 1) ? words.aroundTheClock : words.closed;

@@ -90,7 +90,8 @@ export function plainSentences(words: string, voice: VoiceId, facts: SpokenFacts
     text = '';
   };
   for (const piece of readPieces(words)) {
-    if (piece.type === 'text') text += piece.text;
+    // "… to five p.m." has its point already.
+    if (piece.type === 'text') text += text.endsWith('.m.') ? piece.text.replace(/^\./, '') : piece.text;
     else if (piece.type === 'live') text += sayPart(piece.part, facts, languageOf(voice)) || holeOf(piece.part);
     else endPart(piece.ms);
   }

@@ -27,7 +27,7 @@ describe('hours as people say them, on special dates and around them', () => {
     ['2026-12-23T18:00', 'tomorrow at eight'],
     ['2026-12-24T13:00', 'Tuesday the fifth of January at eight'],
   ])('at %s it opens next %s', (reading, said) => {
-    expect(saidOpening(hours, zone, at(reading), 'en')).toBe(said);
+    expect(saidOpening(hours, zone, at(reading), { language: 'en' })).toBe(said);
   });
 
   it.each([
@@ -35,7 +35,7 @@ describe('hours as people say them, on special dates and around them', () => {
     ['2026-11-26T09:00', 'closed'],
     ['2026-12-24T09:00', 'eight to noon'],
   ])('today, at %s, is %s', (reading, said) => {
-    expect(saidToday(hours, zone, at(reading), 'en')).toBe(said);
+    expect(saidToday(hours, zone, at(reading), { language: 'en' })).toBe(said);
   });
 
   it('are those of the season in which they are said', () => {
@@ -47,17 +47,19 @@ describe('hours as people say them, on special dates and around them', () => {
       week: [{ periodId: open.id, day: 6 as const, startMin: 420, endMin: 900 }],
     };
     const seasonal: Hours = { ...hours, seasons: [summer] };
-    expect(saidWeek(seasonal, zone, at('2026-09-15T09:00'), 'en')).toBe('Saturday, seven to three');
-    expect(saidWeek(seasonal, zone, at('2026-09-16T09:00'), 'en')).toBe('Monday to Friday, eight to half past five');
+    expect(saidWeek(seasonal, zone, at('2026-09-15T09:00'), { language: 'en' })).toBe('Saturday, seven to three');
+    expect(saidWeek(seasonal, zone, at('2026-09-16T09:00'), { language: 'en' })).toBe(
+      'Monday to Friday, eight to half past five',
+    );
     // The last Saturday of summer opens; the one after it is in the regular week.
-    expect(saidOpening(seasonal, zone, at('2026-09-12T16:00'), 'en')).toBe('Wednesday at eight');
+    expect(saidOpening(seasonal, zone, at('2026-09-12T16:00'), { language: 'en' })).toBe('Wednesday at eight');
   });
 
   it('leave out an opening that never comes', () => {
     const gone: Hours = { ...hours, week: [] };
-    expect(saidOpening({ ...gone, special: [] }, zone, at('2026-11-25T18:00'), 'en')).toBe('closed');
+    expect(saidOpening({ ...gone, special: [] }, zone, at('2026-11-25T18:00'), { language: 'en' })).toBe('closed');
     // A day with times of its own opens even where the week never does.
-    expect(saidOpening(gone, zone, at('2026-12-20T18:00'), 'en')).toBe('Thursday at eight');
+    expect(saidOpening(gone, zone, at('2026-12-20T18:00'), { language: 'en' })).toBe('Thursday at eight');
   });
 });
 

@@ -406,7 +406,7 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
   },
   hoursInWords: {
     edits: [words(closedId, 'openingWords', 'We are open Monday to Friday, 9 to 5.')],
-    says: 'After hours says “Monday to Friday, 9 to 5”. The hours say Monday to Friday, eight to half past five.',
+    says: 'After hours says “Monday to Friday, 9 to 5”. The hours say Monday to Friday, eight a.m. to five thirty p.m.',
   },
   dateInWords: {
     edits: [words(closedId, 'openingWords', 'We are closed until January 2, 2026.')],

@@ -1,5 +1,5 @@
 import { saidHours } from '@locutor/core/line';
-import type { SpokenFacts } from '@locutor/core/speech';
+import { englishClockOf, type SpokenFacts } from '@locutor/core/speech';
 import { useMemo } from 'react';
 import { useAllHours, usePeople } from '../api/resources';
 import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
@@ -24,6 +24,7 @@ export function useSpokenFacts(): SpokenFacts {
       business: line.name,
       atMs,
       zone: line.timeZone,
+      clock: englishClockOf(line),
       hours,
       hoursOf: (id) => (id === hours.id ? hours : allHours?.find((each) => each.id === id)),
       personOf: (id) => people.find((person) => person.id === id),

@@ -23,7 +23,7 @@ describe('hours that the application itself says', () => {
   it('are never taken for untrue', () => {
     fc.assert(
       fc.property(anyHours, (any) => {
-        const words = `We are open ${saidWeek(any, zone, openMoment, 'en')}.`;
+        const words = `We are open ${saidWeek(any, zone, openMoment, { language: 'en' })}.`;
         expect(timesSaid(words).filter((said) => !isKept(said, any, []))).toEqual([]);
       }),
       cases(400),
@@ -35,7 +35,7 @@ describe('hours that the application itself says', () => {
       fc.property(quarter, length, fc.constantFrom(60, 90, 120), (startMin, lasts, later) => {
         const on = (start: number): Hours =>
           setDaySpans({ ...hours, week: [] }, open.id, 3, [{ startMin: start, endMin: start + lasts }]);
-        const words = `We are open ${saidWeek(on(startMin), zone, openMoment, 'en')}.`;
+        const words = `We are open ${saidWeek(on(startMin), zone, openMoment, { language: 'en' })}.`;
         expect(timesSaid(words)).toHaveLength(1);
         expect(timesSaid(words).some((said) => isKept(said, on(startMin + later), []))).toBe(false);
       }),

@@ -1,6 +1,6 @@
 import { allWeeks, readDate, type Hours, type TimeZone } from '../../hours';
 import { languageOf, type Edit } from '../../line';
-import { saidWeek } from '../../speech';
+import { saidWeek, type EnglishClock } from '../../speech';
 import { proofFacts } from '../facts';
 import { sentenceOf } from '../reading/promises';
 import { timesSaid, type TimesSaid } from '../reading/timesSaid';
@@ -45,11 +45,13 @@ const timesIn = rememberBy(({ words, voice }: SpokenText) => {
 });
 
 function factsOf({ words }: TimesSaid, subject: ProofSubject) {
-  const { hours, zone, atMs } = proofFacts(subject);
-  return { words, now: weekSaid(hours, zone, atMs) };
+  const { hours, zone, atMs, clock = 'halfPast' } = proofFacts(subject);
+  return { words, now: weekSaid(hours, zone, atMs, clock) };
 }
 
-const weekSaid = remember((hours: Hours, zone: TimeZone, atMs: number) => saidWeek(hours, zone, atMs, 'en'));
+const weekSaid = remember((hours: Hours, zone: TimeZone, atMs: number, clock: EnglishClock) =>
+  saidWeek(hours, zone, atMs, { language: 'en', clock }),
+);
 
 /** The week as it is, said live, in place of times that are written out. */
 function fixFor(subject: ProofSubject, text: SpokenText, { words, start, end }: TimesSaid): { readonly fix?: Edit } {

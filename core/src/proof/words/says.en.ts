@@ -84,7 +84,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
       : `${where} calls a number that is in service until ${until} only.`,
   keySaidNotMapped: (where, { words, key }) => `${where} says “${words}”, but key ${key} does nothing there.`,
   keySaidOtherwise: (where, facts) => `${where} is said to be for ${facts.says}; it is for ${facts.isFor}.`,
-  hoursInWords: (where, { words, now }) => `${where} says “${words}”. The hours say ${now}.`,
+  hoursInWords: (where, { words, now }) => `${where} says “${words}”. The hours say ${String(now).replace(/\.$/, '')}.`,
   dateInWords: (where, { words, why }) => `${where} says “${words}”, ${untrue[why ?? ''] ?? 'which is not so'}.`,
   specialWordsOld: (where, { words, on }) => `The words of ${where} say “${words}”, but it comes on ${on}.`,
   holidayInWords: (where, { words, why, opens }) =>

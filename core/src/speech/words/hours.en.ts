@@ -55,6 +55,7 @@ function dayOfMonth(day: number): string {
   return `${day > 30 ? 'thirty' : 'twenty'}-${ordinals[(day % 10) - 1] ?? ''}`;
 }
 
+/** As people say it who tell halves and quarters: "half past seven to five". The part of the day is said where it is needed. */
 export const hoursWords: HoursWords = {
   range: ({ startMin, endMin }) => {
     const isUsual =
@@ -85,3 +86,33 @@ export const hoursWords: HoursWords = {
     return `${weekdayName(weekday)} the ${dayOfMonth(day)} of ${months[month - 1] ?? ''} at ${at}`;
   },
 };
+
+/** As people say it who tell minutes: "seven thirty a.m. to five p.m." */
+export const amPmWords: HoursWords = {
+  ...hoursWords,
+  range: ({ startMin, endMin }) => {
+    const isOneHalf = endMin < minutesOfDay && Math.floor(startMin / noon) === Math.floor(endMin / noon);
+    return `${isOneHalf && startMin % noon !== 0 ? minutesSaid(startMin) : amPm(startMin)} to ${amPm(endMin)}`;
+  },
+  opening: ({ date, weekday, startMin, daysAhead }) => {
+    const at = amPm(startMin);
+    if (daysAhead === 0) return `today at ${at}`;
+    if (daysAhead === 1) return `tomorrow at ${at}`;
+    if (daysAhead < 7) return `${weekdayName(weekday)} at ${at}`;
+    const [, month = 1, day = 1] = date.split('-').map(Number);
+    return `${weekdayName(weekday)}, ${months[month - 1] ?? ''} ${dayOfMonth(day)}, at ${at}`;
+  },
+};
+
+function amPm(minutes: number): string {
+  const ofDay = minutes % minutesOfDay;
+  if (ofDay === 0) return 'midnight';
+  return ofDay === noon ? 'noon' : `${minutesSaid(ofDay)} ${ofDay < noon ? 'a.m.' : 'p.m.'}`;
+}
+
+/** "seven", "seven thirty", "eight oh five". */
+function minutesSaid(minutes: number): string {
+  const [hour, minute] = [Math.floor((minutes % minutesOfDay) / 60), minutes % 60];
+  if (minute === 0) return hourName(hour);
+  return `${hourName(hour)} ${minute < 10 ? `oh ${under60(minute)}` : under60(minute)}`;
+}

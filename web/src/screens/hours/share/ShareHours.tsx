@@ -9,7 +9,7 @@ import {
 } from '@locutor/core/formats';
 import { wallTime, type Hours } from '@locutor/core/hours';
 import { languageOf } from '@locutor/core/line';
-import { saidOpening, saidToday, saidWeek } from '@locutor/core/speech';
+import { englishClockOf, saidOpening, saidToday, saidWeek } from '@locutor/core/speech';
 import { Copy, Download } from 'lucide-react';
 import { useState } from 'react';
 import { wordsOf } from '../../../api/client';
@@ -111,7 +111,8 @@ function useShared(hours: Hours, way: Way): Shared {
   switch (way) {
     case 'said': {
       const language = languageOf(attendant.voice);
-      const said = [saidWeek, saidToday, saidOpening].map((say) => say(hours, timeZone, now, language));
+      const clock = englishClockOf(line);
+      const said = [saidWeek, saidToday, saidOpening].map((say) => say(hours, timeZone, now, { language, clock }));
       const [week = '', day = '', opening = ''] = said;
       const text = `The week: ${week}.\nToday: ${day}.\nThe next opening: ${opening}.`;
       return { text, file: null, notes: [] };
