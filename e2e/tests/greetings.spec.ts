@@ -31,7 +31,7 @@ test('words hold live parts and pauses as chips, which say what is so', async ({
   await page.getByRole('menuitem', { name: 'A person’s name' }).click();
   await page.getByRole('menuitem', { name: 'Juno Marchetti' }).click();
   await expect(words(page)).toHaveText('We are open the week’s hourspause 1 sAsk for name of Juno Marchetti');
-  await expect(page.getByTitle(/^Says now: Monday to Friday, half past seven to noon/)).toBeVisible();
+  await expect(page.getByTitle(/^Says now: Monday to Friday, seven thirty a\.m\. to noon/)).toBeVisible();
   await expect(words(page)).toBeFocused();
   // One press takes a whole chip away.
   await page.keyboard.press('Backspace');

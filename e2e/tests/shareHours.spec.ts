@@ -9,7 +9,7 @@ test('the hours are shared as words, text, for the web site and as a calendar, w
   await page.getByRole('button', { name: 'Share' }).click();
   const shared = page.getByRole('region', { name: 'The hours to share' });
   await expect(shared).toContainText(
-    'The week: Monday to Friday, half past seven to noon and half past twelve to five',
+    'The week: Monday to Friday, seven thirty a.m. to noon and twelve thirty to five p.m.',
   );
   const form = shared.getByLabel('In which form');
   await form.selectOption('as text');

@@ -4,20 +4,18 @@ import { seasonProblems, type Season, type SeasonProblem } from './season';
 import { specialLimits, type SpecialDate } from './specialDate';
 import { specialProblems, type SpecialProblem } from './checkSpecial';
 import { datedWeekProblems, mostDatedWeeks, type DatedWeek, type DatedWeekProblem } from './datedWeek';
-import { allWeeks } from './weekOn';
+import { allWeeks, type Weeks } from './weekOn';
 import { isStart, timesAreRight, weekdays, type Period, type WeekSpan } from './week';
 
 /** A named set of hours: its periods, the week they repeat in, other weeks from a date on or in a season, and special dates. */
-export interface Hours {
+export interface Hours extends Weeks {
   readonly id: HoursId;
   readonly name: string;
   readonly periods: readonly Period[];
-  /** The regular week; the one that holds until the first dated week begins. */
-  readonly week: readonly WeekSpan[];
-  readonly datedWeeks: readonly DatedWeek[];
-  readonly seasons: readonly Season[];
   /** Where two fall on a day, one that is there once beats one of every year, a shorter a longer, an earlier a later. */
   readonly special: readonly SpecialDate[];
+  /** Whether a break is told to callers as a gap in the times: "eight to noon and one to five". Left out, it is. */
+  readonly breaksSaid?: boolean;
 }
 
 export const mostWeekSpans = 200;

@@ -7,11 +7,12 @@ import type { SpecialDate } from './specialDate';
 import type { Period, WeekSpan } from './week';
 
 /** What of a set of hours can be edited. */
-export type EditedHours = HoursContent & Pick<Hours, 'name'>;
+export type EditedHours = HoursContent & Pick<Hours, 'name' | 'breaksSaid'>;
 
 /** What of a set of hours can be edited, without its id and revision. */
-export function editedOf({ name, periods, week, datedWeeks, seasons, special }: EditedHours): EditedHours {
-  return { name, periods, week, datedWeeks, seasons, special };
+export function editedOf(hours: EditedHours): EditedHours {
+  const { name, periods, week, datedWeeks, seasons, special, breaksSaid = true } = hours;
+  return { name, periods, week, datedWeeks, seasons, special, breaksSaid };
 }
 
 const week = groupsBy<WeekSpan>(({ periodId, day }) => `${periodId} ${day}`);

@@ -105,6 +105,7 @@ const hours = z.object({
     .default([]),
   seasons: z.array(season).max(mostSeasons + 1),
   special: z.array(special).max(specialLimits.most + 1),
+  breaksSaid: z.boolean().optional(),
 });
 
 /** Whole hours as they come from outside, checked for their shape only. */

@@ -1,6 +1,5 @@
 import type { DayNumber } from './calendar';
 import { datedWeekOn, type DatedWeek } from './datedWeek';
-import type { Hours } from './hours';
 import type { DatedWeekId, SeasonId } from './ids';
 import { seasonOn, type Season } from './season';
 import type { WeekSpan } from './week';
@@ -10,9 +9,15 @@ export type WeekOfDay =
   | { readonly type: 'season'; readonly of: Season }
   | { readonly type: 'dated'; readonly of: DatedWeek }
   /** The regular week that was there first. */
-  | { readonly type: 'regular'; readonly of: Pick<Hours, 'week'> };
+  | { readonly type: 'regular'; readonly of: Pick<Weeks, 'week'> };
 
-export type Weeks = Pick<Hours, 'week' | 'datedWeeks' | 'seasons'>;
+/** The weeks that some hours have at one time or another. */
+export interface Weeks {
+  /** The regular week; the one that holds until the first dated week begins. */
+  readonly week: readonly WeekSpan[];
+  readonly datedWeeks: readonly DatedWeek[];
+  readonly seasons: readonly Season[];
+}
 
 /** The week of a day, special dates aside: its season's, else that of the last dated week that has begun, else the regular one. */
 export function weekOn(hours: Weeks, day: DayNumber): WeekOfDay {

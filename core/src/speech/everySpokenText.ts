@@ -48,7 +48,7 @@ function isAskedFor(person: Person): boolean {
 }
 
 /** What the line says by itself in a language; where a number or a name is in it, with an example. */
-export function phraseTexts(voice: VoiceId): readonly SaidText[] {
+function phraseTexts(voice: VoiceId): readonly SaidText[] {
   const says = phrasesOf(voice);
   const text = (phrase: keyof Phrases, typed: string): SaidText => ({
     ...{ place: { type: 'phrase', phrase }, typed, voice, greetingId: null },

@@ -80,6 +80,16 @@ describe('the week as people say it', () => {
   });
 });
 
+describe('a break', () => {
+  it('is told as a gap, or not at all, as the manager has it', () => {
+    const gap = hoursOf([workdays, 480, 1020], [workdays, 720, 780, 'lunch']);
+    const told = (hours: Hours) =>
+      ['week', 'today'].map((part) => said(`{${part}}`, { hours, atMs: at('2026-11-23T09:00') }).join(' '));
+    expect(told(gap)).toEqual(['Monday to Friday, eight to noon and one to five', 'eight to noon and one to five']);
+    expect(told({ ...gap, breaksSaid: false })).toEqual(['Monday to Friday, eight to five', 'eight to five']);
+  });
+});
+
 describe('where minutes are told', () => {
   const american = (hours: Hours) => saidWeek(hours, zone, at('2026-11-23T18:00'), { language: 'en', clock: 'amPm' });
 

@@ -2,6 +2,7 @@ import {
   isOpenAllDay,
   minutesOfDay,
   nextOpening,
+  removePeriod,
   timesToday,
   todayAt,
   weekGroups,
@@ -36,7 +37,9 @@ function wordsIn({ language, clock }: SaidIn): HoursWords {
 /** The regular week, that of the season it is, as people say it: "Monday to Friday, eight to half past five; Saturday, eight to noon". */
 export function saidWeek(hours: Hours, zone: TimeZone, atMs: number, said: SaidIn): string {
   const words = wordsIn(said);
-  const open = weekGroups(hours, todayAt(zone, atMs)).filter(({ times, isAllDay }) => times.length > 0 || isAllDay);
+  const open = weekGroups(asTold(hours), todayAt(zone, atMs)).filter(
+    ({ times, isAllDay }) => times.length > 0 || isAllDay,
+  );
   if (open.length === 0) return words.closed;
   return open
     .map(({ days, times, isAllDay }) => {
@@ -49,8 +52,9 @@ export function saidWeek(hours: Hours, zone: TimeZone, atMs: number, said: SaidI
 /** Today's hours: "eight to noon and half past twelve to five"; that it is closed where it is. */
 export function saidToday(hours: Hours, zone: TimeZone, atMs: number, said: SaidIn): string {
   const words = wordsIn(said);
-  if (isOpenAllDay(hours, todayAt(zone, atMs))) return words.aroundTheClock;
-  return saidTimes(timesToday(hours, zone, atMs), words);
+  const told = asTold(hours);
+  if (isOpenAllDay(told, todayAt(zone, atMs))) return words.aroundTheClock;
+  return saidTimes(timesToday(told, zone, atMs), words);
 }
 
 /** When it opens next: "tomorrow at eight". Where it never opens, that it is closed; where it never closes, that. */
@@ -61,6 +65,18 @@ export function saidOpening(hours: Hours, zone: TimeZone, atMs: number, said: Sa
   const today = todayAt(zone, atMs);
   return isOpenAllDay(hours, today) && isOpenAllDay(hours, today + 1) ? words.aroundTheClock : words.closed;
 }
+
+/** Where breaks are not told it is open, to callers, all the time that the first period runs. */
+function asTold(hours: Hours): Hours {
+  if (hours.breaksSaid !== false) return hours;
+  let told = toldBefore.get(hours);
+  if (!told)
+    toldBefore.set(hours, (told = hours.periods.slice(1).reduce((left, { id }) => removePeriod(left, id), hours)));
+  return told;
+}
+
+/** What is reckoned of hours is remembered by them. */
+const toldBefore = new WeakMap<Hours, Hours>();
 
 function saidTimes(times: readonly DayTime[], words: HoursWords): string {
   if (times.length === 0) return words.closed;

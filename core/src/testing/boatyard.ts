@@ -109,7 +109,8 @@ export const hours: Hours = {
   name: 'Business hours',
   periods: [open, lunch],
   week: workdays.map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1050 })),
-  datedWeeks: [], seasons: [],
+  datedWeeks: [],
+  seasons: [],
   special: [],
 };
 

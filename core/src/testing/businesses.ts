@@ -76,7 +76,8 @@ function business({ name, number, zone, voice, language, people, days, fromMin, 
     name: 'Hours',
     periods: [open],
     week: days.map((day) => ({ periodId: open.id, day, startMin: fromMin, endMin: toMin })),
-    datedWeeks: [], seasons: [],
+    datedWeeks: [],
+    seasons: [],
     special: [
       {
         id: specialDateId.create('newYear'),

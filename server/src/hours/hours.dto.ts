@@ -3,7 +3,7 @@ import type { PeriodId, Weekday } from '@locutor/core/hours';
 import { ApiPropertyOptional } from '@nestjs/swagger';
 
 import { IsArray } from 'class-validator';
-import { IfSent, PartsField, PatternField, RevisionField, TextField, WholeField } from '../problems/fields';
+import { IfSent, PartsField, PatternField, RevisionField, TextField, WholeField, YesNoField } from '../problems/fields';
 
 export class PeriodDto {
   @PatternField({ pattern: periodId.pattern, says: 'A period needs an id such as period:open.' })
@@ -64,6 +64,10 @@ class WeekDto {
   @IsArray({ message: 'The special dates were not understood.' })
   @ApiPropertyOptional({ type: [Object], description: 'id, name, when, moved, hours, words' })
   special?: unknown[];
+
+  /** Left out, it stays as it is. */
+  @YesNoField({ name: 'Whether callers are told the breaks', optional: true })
+  breaksSaid?: boolean;
 }
 
 const nameRule = { name: 'The name of the hours', most: longestPeriodName };

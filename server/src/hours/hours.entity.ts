@@ -24,6 +24,9 @@ export class HoursEntity implements Hours {
   @Column('simple-json', { default: '[]' })
   special: SpecialDate[];
 
+  @Column('boolean', { default: true })
+  breaksSaid: boolean;
+
   @Column('integer', { default: 1 })
   revision: number;
 }

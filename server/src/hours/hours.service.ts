@@ -42,7 +42,7 @@ export class HoursService {
     };
     mustHold(content);
     const id = newId(hoursId);
-    await this.hours.insert({ id, name, ...content });
+    await this.hours.insert({ id, name, ...content, breaksSaid: more.breaksSaid ?? true });
     return this.get(id);
   }
 
@@ -71,7 +71,10 @@ export class HoursService {
       const uses = await this.uses.of(gone.id);
       if (uses.length > 0) throw inUse(gone.name, uses);
     }
-    const changes: Partial<HoursEntity> = definedOf({ name, periods, week, datedWeeks, seasons, special });
+    const changes: Partial<HoursEntity> = definedOf({
+      ...{ name, periods, week, datedWeeks, seasons, special },
+      breaksSaid: more.breaksSaid,
+    });
     if (before.revision === revision) {
       const after = { ...before, ...changes };
       await this.foresight.mustNotBreak({

@@ -48,6 +48,8 @@ function placeOf(hours: EditedHours, { at, mine, theirs }: Clash, showMinutes: S
       return { where: 'The name of these hours', words: String };
     case 'week':
       return times(id);
+    case 'breaksSaid':
+      return { where: 'What callers are told', words: (value) => (value === false ? 'without breaks' : 'with breaks') };
     case 'periods':
       return { where: `The period ${named(hours.periods)}`, words: nameWords };
     case 'datedWeeks': {

@@ -4,7 +4,7 @@ import { DateField } from '../../parts/DateField';
 import { tellDone } from '../../parts/notices';
 import { showMinutes } from '../../parts/time';
 import { showDay } from './specialWords';
-import type { ShownWeek } from './WeekChoice';
+import type { ShownWeek } from './shownWeek';
 import { WeekName } from './WeekName';
 
 interface Props {

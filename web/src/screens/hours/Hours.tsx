@@ -27,6 +27,7 @@ import { useNow } from '../../parts/useNow';
 import { PastSwitches } from '../../switch/PastSwitches';
 import { SwitchPanel } from '../../switch/SwitchPanel';
 import { AnsweringOrder } from './AnsweringOrder';
+import { BreaksSaid } from './BreaksSaid';
 import { ShareHours } from './share/ShareHours';
 import { TakeCalendar } from './share/TakeCalendar';
 import { SpecialDates } from './SpecialDates';
@@ -125,6 +126,7 @@ function HoursOf({ kept, ownId, all }: Props) {
           onChoose={setChosen}
           onChange={changeShown}
         />
+        {hours.periods.length > 1 && <BreaksSaid hours={hours} week={shown.week} onChange={change} />}
         <SpecialDates hours={hours} onChange={change} />
         {kept.id === ownId && <AnsweringOrder hours={hours} />}
         {kept.id === ownId && <SwitchNow />}

@@ -13,7 +13,7 @@ import { InlineSelect } from '../../parts/InlineSelect';
 import { newId } from '../../parts/newId';
 import { tellDone } from '../../parts/notices';
 import { monthChoices } from './specialWords';
-import type { ShownWeek } from './WeekChoice';
+import type { ShownWeek } from './shownWeek';
 import { WeekName } from './WeekName';
 
 interface Props {
@@ -66,8 +66,7 @@ export function SeasonWords({ hours, season, onChoose, onChange }: Props) {
   );
 }
 
-const kinds = ['every', 'only', 'from', 'until', 'span'] as const;
-type Kind = (typeof kinds)[number];
+type Kind = 'every' | 'only' | 'from' | 'until' | 'span';
 
 /** In which years it comes. */
 function Years({ season, onChange }: { readonly season: Season; readonly onChange: (season: Season) => void }) {

@@ -15,7 +15,6 @@ import {
   type DayNumber,
   type DatedWeekId,
   type Hours,
-  type SeasonId,
 } from '@locutor/core/hours';
 import { CalendarClock, Sun } from 'lucide-react';
 import { InlineSelect, type Choice } from '../../parts/InlineSelect';
@@ -23,10 +22,8 @@ import { newId } from '../../parts/newId';
 import { tellProblem } from '../../parts/notices';
 import { DatedWeekWords } from './DatedWeekWords';
 import { SeasonWords } from './SeasonWords';
+import type { ShownWeek } from './shownWeek';
 import { showDay } from './specialWords';
-
-/** Which week of some hours is shown; null for the regular one. */
-export type ShownWeek = SeasonId | DatedWeekId | null;
 
 interface Props {
   readonly hours: Hours;
