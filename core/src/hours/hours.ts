@@ -1,9 +1,9 @@
 import { right, wrong, type Result } from '../result';
 import { periodId, type HoursId } from './ids';
-import { seasonProblems, type Season, type SeasonProblem } from './season';
+import { seasonProblems, type SeasonProblem } from './season';
 import { specialLimits, type SpecialDate } from './specialDate';
 import { specialProblems, type SpecialProblem } from './checkSpecial';
-import { datedWeekProblems, mostDatedWeeks, type DatedWeek, type DatedWeekProblem } from './datedWeek';
+import { datedWeekProblems, mostDatedWeeks, type DatedWeekProblem } from './datedWeek';
 import { allWeeks, type Weeks } from './weekOn';
 import { isStart, timesAreRight, weekdays, type Period, type WeekSpan } from './week';
 

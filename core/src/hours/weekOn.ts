@@ -48,6 +48,6 @@ export function withEachWeek<Of extends Weeks>(
   hours: Of,
   change: (week: readonly WeekSpan[]) => readonly WeekSpan[],
 ): Of {
-  const changed = <Has extends Pick<Hours, 'week'>>(of: Has): Has => ({ ...of, week: change(of.week) });
+  const changed = <Has extends Pick<Weeks, 'week'>>(of: Has): Has => ({ ...of, week: change(of.week) });
   return { ...changed(hours), datedWeeks: hours.datedWeeks.map(changed), seasons: hours.seasons.map(changed) };
 }

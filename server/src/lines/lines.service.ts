@@ -154,7 +154,15 @@ export class LinesService {
 function weekdays(lineName: string): Hours {
   const open = { id: newId(periodId), name: 'Open' };
   const week = ([1, 2, 3, 4, 5] as const).map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1020 }));
-  return { id: newId(hoursId), name: `Hours of ${lineName}`, periods: [open], week, datedWeeks: [], seasons: [], special: [] };
+  return {
+    id: newId(hoursId),
+    name: `Hours of ${lineName}`,
+    periods: [open],
+    week,
+    datedWeeks: [],
+    seasons: [],
+    special: [],
+  };
 }
 
 function firstMenu({ periods }: Hours): Attendant {

@@ -66,7 +66,15 @@ function hoursFrom({ openDays, opensMin, closesMin }: StartDto): Hours {
   const open = { id: newId(periodId), name: 'Open' };
   const endMin = closesMin > opensMin ? closesMin : closesMin + minutesOfDay;
   const week = openDays.map((day) => ({ periodId: open.id, day, startMin: opensMin, endMin }));
-  return { id: newId(hoursId), name: 'Business hours', periods: [open], week, datedWeeks: [], seasons: [], special: [] };
+  return {
+    id: newId(hoursId),
+    name: 'Business hours',
+    periods: [open],
+    week,
+    datedWeeks: [],
+    seasons: [],
+    special: [],
+  };
 }
 
 function openPeriodOf(hours: Hours): Hours['periods'][number]['id'] {
