@@ -27,6 +27,7 @@ import { closedOffice } from './rules/closedOffice';
 import { dateInWords } from './rules/dateInWords';
 import { deepMenu } from './rules/deepMenu';
 import { extensionInWords } from './rules/extensionInWords';
+import { hoursAhead } from './rules/hoursAhead';
 import { hoursInWords } from './rules/hoursInWords';
 import { keyIsFirstDigit } from './rules/keyIsFirstDigit';
 import { keySaidNotMapped } from './rules/keySaidNotMapped';
@@ -138,6 +139,7 @@ export const rules = [
   leftInWords,
   numberInWords,
   hoursInWords,
+  hoursAhead,
   dateInWords,
   specialWordsOld,
   holidayInWords,

@@ -1,5 +1,5 @@
 import { boxDefaults, boxId, groupId, personId, queueId, type Group, type Person, type Queue } from '../directory';
-import { specialDateId, type Hours } from '../hours';
+import { datedWeekId, specialDateId, type Hours } from '../hours';
 import {
   applyEdit,
   newAnnouncement,
@@ -407,6 +407,23 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
   hoursInWords: {
     edits: [words(closedId, 'openingWords', 'We are open Monday to Friday, 9 to 5.')],
     says: 'After hours says “Monday to Friday, 9 to 5”. The hours say Monday to Friday, eight a.m. to five thirty p.m.',
+  },
+  hoursAhead: {
+    edits: [words(closedId, 'openingWords', 'We are open Monday to Friday, 8 to 5:30.')],
+    office: {
+      hours: {
+        ...holidayHours,
+        datedWeeks: [
+          {
+            id: datedWeekId.create('winter'),
+            name: 'Winter',
+            from: '2026-12-14',
+            week: holidayHours.week.map((span) => ({ ...span, endMin: span.endMin - 30 })),
+          },
+        ],
+      },
+    },
+    says: 'After hours says “Monday to Friday, 8 to 5:30”. That holds until Mon 14 December 2026; then the hours are Monday to Friday, eight a.m. to five p.m.',
   },
   dateInWords: {
     edits: [words(closedId, 'openingWords', 'We are closed until January 2, 2026.')],

@@ -1,4 +1,4 @@
-import { allWeeks, readDate, type Hours, type TimeZone } from '../../hours';
+import { allWeeks, readDate, type DayNumber, type Hours, type TimeZone } from '../../hours';
 import { languageOf, type Edit } from '../../line';
 import { saidWeek, type EnglishClock } from '../../speech';
 import { proofFacts } from '../facts';
@@ -18,17 +18,22 @@ export const hoursInWords: Rule<'hoursInWords'> = {
   find: (subject) =>
     spokenTexts(subject).flatMap((text) =>
       timesIn(text)
-        .filter((said) => !isSo(subject, text, said))
+        .filter((said) => !isSo(subject, text, said, readDate(subject.today)))
         .map((said): Found => ({ at: text.at, facts: factsOf(said, subject), ...fixFor(subject, text, said) })),
     ),
 };
 
-/** By the hours that are kept now; what is kept in another season, or from a date on, has to speak of it. */
-function isSo({ hours, allHours, today }: ProofSubject, text: SpokenText, said: TimesSaid): boolean {
+/** By the hours that are kept on a day; what is kept in another season, or from a date on, has to speak of it. */
+export function isSo(
+  { hours, allHours }: ProofSubject,
+  text: SpokenText,
+  said: TimesSaid,
+  on: DayNumber | undefined,
+): boolean {
   const others = isOfAll(text, said) ? [] : allHours;
   const isOneWeek = allWeeks(hours).length === 1;
   const isOfAnother = !isOneWeek && speaksOfSeason(sentenceOf(text.words, said.words), hours);
-  return isKept(said, hours, others, isOneWeek || isOfAnother ? 'any' : (readDate(today) ?? 'any'));
+  return isKept(said, hours, others, isOneWeek || isOfAnother ? 'any' : (on ?? 'any'));
 }
 
 /** Whether they are said of the business: those of the fuel dock or of a group are no answer then. */
@@ -39,14 +44,20 @@ function isOfAll({ words }: SpokenText, said: TimesSaid): boolean {
   );
 }
 
-const timesIn = rememberBy(({ words, voice }: SpokenText) => {
+/** The times that words state. */
+export const timesIn = rememberBy(({ words, voice }: SpokenText) => {
   const language = languageOf(voice);
   return language === 'en' ? timesSaid(words) : timesSaidElsewhere(words, language);
 });
 
 function factsOf({ words }: TimesSaid, subject: ProofSubject) {
-  const { hours, zone, atMs, clock = 'halfPast' } = proofFacts(subject);
-  return { words, now: weekSaid(hours, zone, atMs, clock) };
+  return { words, now: weekSaidAt(subject, proofFacts(subject).atMs) };
+}
+
+/** The week as callers of the line are told it at a moment. */
+export function weekSaidAt(subject: ProofSubject, atMs: number): string {
+  const { hours, zone, clock = 'halfPast' } = proofFacts(subject);
+  return weekSaid(hours, zone, atMs, clock);
 }
 
 const weekSaid = remember((hours: Hours, zone: TimeZone, atMs: number, clock: EnglishClock) =>
@@ -54,6 +65,10 @@ const weekSaid = remember((hours: Hours, zone: TimeZone, atMs: number, clock: En
 );
 
 /** The week as it is, said live, in place of times that are written out. */
-function fixFor(subject: ProofSubject, text: SpokenText, { words, start, end }: TimesSaid): { readonly fix?: Edit } {
+export function fixFor(
+  subject: ProofSubject,
+  text: SpokenText,
+  { words, start, end }: TimesSaid,
+): { readonly fix?: Edit } {
   return start && end ? saidLive(subject, text, words, '{week}', 'say the hours live') : {};
 }

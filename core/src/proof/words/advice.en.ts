@@ -59,6 +59,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   keySaidNotMapped: ({ key }) => `Add key ${key}, or change the words.`,
   keySaidOtherwise: 'Change the words, or the key.',
   hoursInWords: 'Say the hours live, so that they are always right, or change the words.',
+  hoursAhead: 'Say the hours live, and they are right on that day too.',
   dateInWords: 'Change the words, or enter the date under Hours.',
   specialWordsOld: 'Change its words under Hours.',
   holidayInWords: 'Change its words under Hours, or its days and times.',

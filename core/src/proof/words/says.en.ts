@@ -85,6 +85,8 @@ export const says: Readonly<Record<RuleName, Says>> = {
   keySaidNotMapped: (where, { words, key }) => `${where} says “${words}”, but key ${key} does nothing there.`,
   keySaidOtherwise: (where, facts) => `${where} is said to be for ${facts.says}; it is for ${facts.isFor}.`,
   hoursInWords: (where, { words, now }) => `${where} says “${words}”. The hours say ${String(now).replace(/\.$/, '')}.`,
+  hoursAhead: (where, { words, from, then }) =>
+    `${where} says “${words}”. That holds until ${from}; then the hours are ${String(then).replace(/\.$/, '')}.`,
   dateInWords: (where, { words, why }) => `${where} says “${words}”, ${untrue[why ?? ''] ?? 'which is not so'}.`,
   specialWordsOld: (where, { words, on }) => `The words of ${where} say “${words}”, but it comes on ${on}.`,
   holidayInWords: (where, { words, why, opens }) =>

@@ -58,6 +58,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   keySaidNotMapped: 'Callers press what they were told and are told that it has no use.',
   keySaidOtherwise: 'Callers press what they were told and reach somebody else.',
   hoursInWords: 'Callers come or call when nobody is there, or stay away when somebody is.',
+  hoursAhead: 'From that day on callers come or call when nobody is there, or stay away when somebody is.',
   dateInWords: 'Callers notice that the words are old, or stay away on the wrong day.',
   specialWordsOld: 'Callers hear last year’s words.',
   holidayInWords: 'Callers come, or stay away, on the wrong day.',
