@@ -28,6 +28,23 @@ test.describe('a new business', () => {
   });
 });
 
+test('holidays kept this year are offered for the next with a click', async ({ page, request, server }) => {
+  const year = new Date().getFullYear();
+  const [line] = (await (await request.get(`${server.url}/api/lines`)).json()) as { hoursId: string }[];
+  const path = `${server.url}/api/hours/${line?.hoursId ?? ''}`;
+  const { week, revision, periods } = (await (await request.get(path)).json()) as Record<string, unknown>;
+  const when = { type: 'once', from: `${year}-12-25`, to: `${year}-12-25` };
+  const closed = { type: 'closed', startMin: 0, endMin: 1440 };
+  const christmas = { id: 'special:xmas', name: 'Christmas Day', when, moved: 'stays', hours: closed, words: '' };
+  expect((await request.put(path, { data: { week, revision, periods, special: [christmas] } })).status()).toBe(200);
+  await page.addInitScript(() => localStorage.setItem('locutor.holidays', '{"country":"US","region":"ME"}'));
+  await page.goto(`${server.url}/hours`);
+  await expect(dates(page)).toContainText(`One holiday that you keep this year has its day of ${year + 1}`);
+  await dates(page).getByRole('button', { name: 'Add it' }).click();
+  await expect(dates(page)).toContainText(`Dec 25, ${year + 1}`);
+  await expect(dates(page).getByRole('button', { name: 'Add it' })).toBeHidden();
+});
+
 test('a date of its own is entered as a sentence, refused in words where it cannot be, and heard by callers', async ({
   page,
   server,

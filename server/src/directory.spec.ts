@@ -322,6 +322,16 @@ describe('special dates', () => {
     expect(kept.body.special).toEqual([eve]);
   });
 
+  it('are told of regions that keep other holidays than the whole country', async () => {
+    const apart = async (country: string) =>
+      (await ask('get', `/api/holidays/apart?country=${country}&from=2026&years=1`)).body.map(
+        ({ name }: { name: string }) => name,
+      );
+    expect(await apart('DE')).toEqual(expect.arrayContaining(['Bayern', 'Berlin']));
+    expect(await apart('NL')).toEqual([]);
+    expect((await ask('get', '/api/holidays/apart?country=QQ&from=2026&years=1')).status).toBe(422);
+  });
+
   it('can be picked from the public holidays of a country or region', async () => {
     const { body: places } = await ask('get', '/api/holidays/places');
     const usa = places.find(({ country }: { country: string }) => country === 'US');
@@ -335,6 +345,10 @@ describe('special dates', () => {
     expect(maine).toEqual(expect.arrayContaining(['2026-07-03 Independence Day', '2026-07-04 Independence Day']));
     expect(await named('country=US&from=2026&years=1')).not.toContain("2026-04-20 Patriots' Day");
     expect((await ask('get', '/api/holidays?country=QQ&from=2026&years=1')).status).toBe(422);
+    // An afternoon is kept from its hour on.
+    const { body: austrian } = await ask('get', '/api/holidays?country=AT&from=2026&years=1');
+    expect(austrian).toContainEqual({ name: 'Heiliger Abend', from: '2026-12-24', to: '2026-12-24', startMin: 840 });
+    expect(austrian).toContainEqual(expect.objectContaining({ from: '2026-12-25', startMin: 0 }));
     expect((await ask('get', '/api/holidays?country=US&from=2026&years=400')).status).toBe(422);
   });
 });

@@ -109,6 +109,7 @@ export { describeHoursDifference, describeWeekChange, lengthWords, weekdaysWords
 export {
   dayGroups,
   isOpenAllDay,
+  needsNoHolidays,
   nextOpening,
   openTimesOn,
   openWeekHours,

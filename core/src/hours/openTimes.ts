@@ -95,6 +95,12 @@ export function weekGroups(hours: Hours, today: DayNumber): readonly DayGroup[] 
   return dayGroups(hours, spansOfWeekOn(hours, today));
 }
 
+/** Whether the week of a day has no times, or runs around the clock: whoever never closes has no holidays to enter. */
+export function needsNoHolidays(hours: Hours, day: DayNumber): boolean {
+  const [first, ...others] = weekGroups(hours, day);
+  return others.length === 0 && (first === undefined || first.isAllDay || first.times.length === 0);
+}
+
 /** The days of a week in their order, those with the same times together. */
 export function dayGroups(hours: Pick<Hours, 'periods'>, week: readonly WeekSpan[]): readonly DayGroup[] {
   const groups = new Map<string, DayGroup & { readonly days: Weekday[] }>();

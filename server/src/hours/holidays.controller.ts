@@ -31,6 +31,12 @@ export class HolidaysController {
     return this.holidays.places();
   }
 
+  /** Regions of a country that keep other days than all of it does. */
+  @Get('apart')
+  apart(@Query() { country, from }: HolidaysQuery): HolidayPlace['regions'] {
+    return this.holidays.apart(country, from);
+  }
+
   /** Public holidays, to choose from. */
   @Get()
   of(@Query() { country, region, from, years }: HolidaysQuery): readonly Holiday[] {

@@ -14,6 +14,8 @@ export interface Holiday {
   /** First and last day, as in ISO 8601. */
   readonly from: string;
   readonly to: string;
+  /** From which minute of its first day on; 0 for whole days. Some afternoons are kept, such as Christmas Eve’s. */
+  readonly startMin: number;
 }
 
 const dayMs = 86_400_000;
@@ -29,26 +31,51 @@ export class HolidaysService {
       .sort((one, other) => one.name.localeCompare(other.name, 'en'));
   }
 
-  /** The public holidays of some years. Days kept in place of others have the name of the holiday itself. */
-  of(country: string, region: string, from: number, years: number): readonly Holiday[] {
+  /** The regions of a country whose public holidays of a year are not those that are kept all over it. */
+  apart(country: string, year: number): HolidayPlace['regions'] {
+    const daysOf = (region: string): string =>
+      this.of(country, region, year, 1)
+        .map(({ name, from }) => `${from} ${name}`)
+        .join();
+    const everywhere = daysOf('');
+    return regionsOf(this.knownOf(country, ''), country).filter(({ region }) => daysOf(region) !== everywhere);
+  }
+
+  /** @throws Problem 422 for a country or region that is none. */
+  private knownOf(country: string, region: string): Holidays {
     const known = new Holidays();
     const isThere = country in known.getCountries('en') && (region === '' || isRegion(known, country, region));
     if (!isThere) throw invalid([{ at: 'country', says: 'The holidays of that country or region are not known.' }]);
     if (region) known.init(country, region);
     else known.init(country);
+    return known;
+  }
+
+  /** The public holidays of some years, and the afternoons that many businesses keep. Days kept in place of others have the name of the holiday itself. */
+  of(country: string, region: string, from: number, years: number): readonly Holiday[] {
+    const known = this.knownOf(country, region);
     return Array.from({ length: years }, (_, index) => from + index).flatMap((year) =>
       known
         .getHolidays(year)
-        .filter(({ type }) => type === 'public')
+        .filter(({ type, date }) => type === 'public' || (halfDays.has(type) && startOf(date) > 0))
         .map((holiday): Holiday => {
           const first = holiday.date.slice(0, 10);
           // An hour less or more at a clock change does not make another day.
           const days = Math.max(1, Math.round((holiday.end.getTime() - holiday.start.getTime()) / dayMs));
           const last = new Date(Date.parse(`${first}T00:00Z`) + (days - 1) * dayMs).toISOString().slice(0, 10);
-          return { name: bareName(holiday.name), from: first, to: last };
+          return { name: bareName(holiday.name), from: first, to: last, startMin: startOf(holiday.date) };
         }),
     );
   }
+}
+
+/** Holidays that are kept on an afternoon only are none by law; many businesses close then. */
+const halfDays: ReadonlySet<string> = new Set(['bank', 'optional']);
+
+/** The minute of the day at which a holiday begins, from `2026-12-24 14:00:00`. */
+function startOf(date: string): number {
+  const [hour = 0, minute = 0] = date.slice(11, 16).split(':').map(Number);
+  return hour * 60 + minute;
 }
 
 /** Regions where holidays may be other than in the rest of the country. */

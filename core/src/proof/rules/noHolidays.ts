@@ -1,4 +1,4 @@
-import { dayGroups, occurrences, readDate, spansOfWeekOn } from '../../hours';
+import { needsNoHolidays, occurrences, readDate } from '../../hours';
 import type { Rule } from '../rule';
 
 const quarterDays = 92;
@@ -10,10 +10,7 @@ export const noHolidays: Rule<'noHolidays'> = {
   consequence: 'wrongPlace',
   find: ({ hours, today }) => {
     const day = readDate(today) ?? 0;
-    const [first, ...others] = dayGroups(hours, spansOfWeekOn(hours, day));
-    const isAlwaysOpen =
-      hours.periods.length === 0 || (others.length === 0 && (first?.isAllDay || first?.times.length === 0));
-    return isAlwaysOpen || occurrences(hours, day, day + quarterDays).length > 0
+    return needsNoHolidays(hours, day) || occurrences(hours, day, day + quarterDays).length > 0
       ? []
       : [{ at: { type: 'hours', specialId: null } }];
   },

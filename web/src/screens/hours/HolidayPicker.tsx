@@ -1,40 +1,15 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  closedAllDay,
-  readDate,
-  specialDateId,
-  yearOf,
-  type DayNumber,
-  type DayRange,
-  type Hours,
-  type SpecialDate,
-} from '@locutor/core/hours';
+import { yearOf, type DayNumber, type Hours } from '@locutor/core/hours';
+import { countryOf } from '@locutor/core/directory';
 import { useState } from 'react';
 import useSWR from 'swr';
 import { api, wordsOf } from '../../api/client';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
-import { newId } from '../../parts/newId';
 import { tellDone } from '../../parts/notices';
+import { offeredOf, placeOrOwn, rememberPlace, sinceWords, specialDateOf, type Holiday, type Place } from './holidays';
 import { showDays } from './specialWords';
-
-interface Place {
-  readonly country: string;
-  readonly name: string;
-  readonly regions: readonly { readonly region: string; readonly name: string }[];
-}
-
-interface Holiday {
-  readonly name: string;
-  readonly from: string;
-  readonly to: string;
-}
-
-/** A holiday with the days of all the years asked for. */
-interface Offered {
-  readonly name: string;
-  readonly days: readonly (DayRange & { readonly holiday: Holiday })[];
-}
 
 interface Props {
   readonly hours: Hours;
@@ -43,23 +18,26 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const remembered = 'locutor.holidays';
-
 /** Public holidays of a country or region, to choose those that the business keeps. */
 export function HolidayPicker({ hours, today, onChange, onClose }: Props) {
+  const ownCountry = countryOf(useDraftTools().line);
   const { data: places } = useSWR<readonly Place[]>('/api/holidays/places', api);
-  const [{ country, region }, setPlace] = useState(readPlace);
+  const [{ country, region }, setPlace] = useState(() => placeOrOwn(ownCountry));
   const [years, setYears] = useState(2);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const from = yearOf(today);
   const query = `country=${country}&region=${region}&from=${from}&years=${years}`;
   const { data: holidays, error } = useSWR<readonly Holiday[], unknown>(`/api/holidays?${query}`, api);
   const regions = places?.find((place) => place.country === country)?.regions ?? [];
+  const { data: apart = none } = useSWR<Place['regions']>(
+    region === '' && regions.length > 0 ? `/api/holidays/apart?country=${country}&from=${from}&years=1` : null,
+    api,
+  );
   const offered = offeredOf(holidays ?? [], hours, today);
   const chosen = offered.filter(({ name }) => !left.has(name)).flatMap(({ days }) => days);
 
   const choose = (place: { country: string; region: string }): void => {
-    localStorage.setItem(remembered, JSON.stringify(place));
+    rememberPlace(place);
     setPlace(place);
     setLeft(new Set());
   };
@@ -69,14 +47,7 @@ export function HolidayPicker({ hours, today, onChange, onClose }: Props) {
     setLeft(next);
   };
   const keep = async (): Promise<void> => {
-    const added = chosen.map(({ holiday: { name, from: first, to: last } }): SpecialDate => ({
-      id: newId(specialDateId),
-      name,
-      when: { type: 'once', from: first, to: last },
-      moved: 'stays',
-      hours: closedAllDay,
-      words: '',
-    }));
+    const added = chosen.map(({ holiday }) => specialDateOf(holiday));
     if (!(await onChange({ ...hours, special: [...hours.special, ...added] }))) return;
     tellDone(
       `${added.length} ${added.length === 1 ? 'day is' : 'days are'} kept as special dates.`,
@@ -121,6 +92,13 @@ export function HolidayPicker({ hours, today, onChange, onClose }: Props) {
         , for <InlineNumber label="How many years" value={years} least={1} most={10} onChange={setYears} />{' '}
         {years === 1 ? 'year' : 'years'} from {from} on.
       </Box>
+      {region === '' && apart.length > 0 && (
+        <Text role="note" fontSize="13px">
+          {apart.length === regions.length
+            ? 'Every region of it keeps days of its own besides. Choose yours to have them too.'
+            : `${apart.length} of its ${regions.length} regions keep other days: ${namesOf(apart)}. If yours is one of them, choose it.`}
+        </Text>
+      )}
       {error !== undefined && <Text role="alert">{wordsOf(error)}</Text>}
       {holidays && offered.length === 0 && <Text color="quiet">All of them are among your special dates already.</Text>}
       <Box as="ul" listStyleType="none" maxH="320px" overflowY="auto" my="2">
@@ -131,7 +109,7 @@ export function HolidayPicker({ hours, today, onChange, onClose }: Props) {
               {name}
             </Flex>
             <Text fontSize="13px" color="quiet">
-              {days.map(showDays).join('; ')}
+              {days.map((each) => `${showDays(each)}${sinceWords(each.holiday)}`).join('; ')}
             </Text>
           </Flex>
         ))}
@@ -148,26 +126,10 @@ export function HolidayPicker({ hours, today, onChange, onClose }: Props) {
   );
 }
 
-/** Those to come that are not among the special dates yet, by name. */
-function offeredOf(holidays: readonly Holiday[], hours: Hours, today: DayNumber): readonly Offered[] {
-  const there = new Set(hours.special.map(({ name, when }) => (when.type === 'once' ? `${name} ${when.from}` : name)));
-  const byName = new Map<string, Offered['days'][number][]>();
-  for (const holiday of holidays) {
-    const [from, to] = [readDate(holiday.from), readDate(holiday.to)];
-    if (from === undefined || to === undefined || to < today) continue;
-    if (there.has(holiday.name) || there.has(`${holiday.name} ${holiday.from}`)) continue;
-    byName.set(holiday.name, [...(byName.get(holiday.name) ?? []), { holiday, from, to }]);
-  }
-  return [...byName].map(([name, days]) => ({ name, days }));
-}
+const none: Place['regions'] = [];
+const mostNamed = 4;
 
-/** The country chosen last, else the browser's own. */
-function readPlace(): { country: string; region: string } {
-  try {
-    const { country, region } = JSON.parse(localStorage.getItem(remembered) ?? '') as Record<string, unknown>;
-    if (typeof country === 'string' && typeof region === 'string') return { country, region };
-  } catch {
-    // Nothing was chosen yet.
-  }
-  return { country: new Intl.Locale(navigator.language).maximize().region ?? 'US', region: '' };
+function namesOf(regions: Place['regions']): string {
+  const names = regions.slice(0, mostNamed).map(({ name }) => name);
+  return regions.length > mostNamed ? `${names.join(', ')} and others` : names.join(', ');
 }

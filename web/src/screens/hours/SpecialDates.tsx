@@ -2,6 +2,7 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import {
   closedAllDay,
   describeWhen,
+  needsNoHolidays,
   occurrences,
   overlaps,
   removeSpecialDate,
@@ -22,6 +23,7 @@ import { tellDone } from '../../parts/notices';
 import { SmallButton } from '../../parts/SmallButton';
 import { useNow } from '../../parts/useNow';
 import { HolidayPicker } from './HolidayPicker';
+import { NextYearHolidays } from './NextYearHolidays';
 import { SpecialDateForm } from './SpecialDateForm';
 import { specialHoursWords, showDays } from './specialWords';
 
@@ -71,9 +73,10 @@ export function SpecialDates({ hours, onChange }: Props) {
         </Button>
       </Flex>
       <Text color="quiet" fontSize="13px">
-        They win over the week. What begins the evening before still runs on into them.
+        They come before the week. An evening that runs past midnight is still finished.
       </Text>
-      {!hasSoon && (
+      <NextYearHolidays hours={hours} today={today} onChange={onChange} />
+      {!hasSoon && !needsNoHolidays(hours, today) && (
         <Text role="status" mt="2" fontSize="13px" fontWeight="500">
           Nothing is entered for the next three months. Pick the public holidays you keep, or add a date.
         </Text>

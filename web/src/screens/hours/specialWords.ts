@@ -22,8 +22,9 @@ export function showDays({ from, to }: DayRange): string {
 /** What is other than usual on a special date: "closed", "Open 8:00 AM to 12:00 PM". */
 export function specialHoursWords(special: SpecialHours, hours: Pick<Hours, 'periods'>): string {
   if (special.type === 'closed') {
-    const isAllDay = special.startMin === 0 && special.endMin === minutesOfDay;
-    return isAllDay ? 'closed' : `closed ${showMinutes(special.startMin)} to ${showMinutes(special.endMin)}`;
+    const isToTheEnd = special.endMin === minutesOfDay;
+    if (isToTheEnd) return special.startMin === 0 ? 'closed' : `closed from ${showMinutes(special.startMin)} on`;
+    return `closed ${showMinutes(special.startMin)} to ${showMinutes(special.endMin)}`;
   }
   if (special.spans.length === 0) return 'closed';
   return special.spans
