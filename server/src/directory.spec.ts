@@ -278,6 +278,19 @@ describe('hours', () => {
     const renamed = await ask('put', `/api/hours/${dock.id}`, { revision: 1, name: 'Dock', periods: [open], week });
     expect(renamed.body).toMatchObject({ name: 'Dock', revision: 2 });
     await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision + 1, hoursId: null });
+    // A single phone can keep them too.
+    const phones = [{ type: 'desk', seconds: 12, hoursId: dock.id }];
+    const on = await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision + 2, phones });
+    expect(on.body.phones).toEqual(phones);
+    expect((await ask('delete', `/api/hours/${dock.id}`)).body).toMatchObject({ uses: ['a phone of Noor Haldane'] });
+    const unknown = [{ type: 'desk', seconds: 12, hoursId: 'hours:none' }];
+    expect(
+      (await ask('patch', `/api/people/${noor.id}`, { revision: noor.revision + 3, phones: unknown })).status,
+    ).toBe(404);
+    await ask('patch', `/api/people/${noor.id}`, {
+      revision: noor.revision + 3,
+      phones: [{ type: 'desk', seconds: 12 }],
+    });
     expect((await ask('delete', `/api/hours/${dock.id}`)).status).toBe(204);
     expect((await ask('post', '/api/hours', { name: 'No', periods: [], week })).status).toBe(422);
   });

@@ -1,10 +1,10 @@
-import { phonesRung, works, type Person, type PersonPhone } from '../directory';
-import { isWorkingAt, type HoursId } from '../hours';
+import { phonesRung, works, type Keeps, type Person, type PersonPhone } from '../directory';
+import { isWorkingAt } from '../hours';
 import type { RungPhone } from './target';
 import { hearingItems } from './group';
 import { callLimits } from './limits';
 import { lineOf, newId, note, setPhase, startTimer, stopTimer, type Run } from './run';
-import type { Accepting, Next, Ringing, RingPlan } from './state';
+import type { Accepting, BegunRing, Next, Ringing, RingPlan } from './state';
 import type { Target } from './target';
 import type { NotAnswered } from './reasons';
 import { lineItems, phrases } from './words';
@@ -12,10 +12,10 @@ import { lineItems, phrases } from './words';
 /** Rings the first phone of a plan. */
 export function ring(run: Run, plan: RingPlan): void {
   const untilMs = plan.seconds === null ? null : run.atMs + plan.seconds * 1000;
-  ringPhone(run, plan, 0, untilMs);
+  ringPhone(run, { ...plan, sinceMs: run.atMs }, 0, untilMs);
 }
 
-function ringPhone(run: Run, plan: RingPlan, phoneIndex: number, untilMs: number | null): void {
+function ringPhone(run: Run, plan: BegunRing, phoneIndex: number, untilMs: number | null): void {
   const phones = phonesOf(run, plan);
   const phone = phones[phoneIndex];
   if (!phone) return;
@@ -32,10 +32,10 @@ function ringPhone(run: Run, plan: RingPlan, phoneIndex: number, untilMs: number
 }
 
 /** The phones of whoever is rung; an outside number is a phone of its own. */
-function phonesOf(run: Run, { target, accept, onCall }: RingPlan): readonly PersonPhone[] {
+function phonesOf(run: Run, { target, accept, onCall, sinceMs }: BegunRing): readonly PersonPhone[] {
   if (target.type === 'person') {
     const person = run.ready.people.get(target.personId);
-    return person ? phonesRung(person, onCall) : [];
+    return person ? phonesRung(person, onCall, keepsAt(run, sinceMs)) : [];
   }
   return [{ type: 'outside', number: target.number, seconds: 0, accept }];
 }
@@ -95,10 +95,15 @@ export function whyNotPerson(run: Run, person: Person | undefined, onCall = fals
   if (!person) return 'deleted';
   if (person.phones.length === 0) return 'notAllowed';
   if (phonesRung(person, onCall).length === 0) return 'onCallOnly';
+  const keeps = keepsAt(run, run.atMs);
+  return works(person, keeps) && phonesRung(person, onCall, keeps).length > 0 ? undefined : 'notWorking';
+}
+
+/** Which hours run at a moment, by the clock of the line that the caller is with. */
+function keepsAt(run: Run, atMs: number): Keeps {
   const { timeZone } = lineOf(run).script;
-  const keeps = (hoursId: HoursId): boolean => {
+  return (hoursId) => {
     const hours = run.ready.hours.get(hoursId);
-    return !hours || isWorkingAt(hours, timeZone, run.atMs);
+    return !hours || isWorkingAt(hours, timeZone, atMs);
   };
-  return works(person, keeps) ? undefined : 'notWorking';
 }

@@ -52,6 +52,11 @@ export interface RingPlan {
   readonly unanswered: Next;
 }
 
+/** What is rung, since a moment: phones are those that rang then, whatever hours end meanwhile. */
+export interface BegunRing extends RingPlan {
+  readonly sinceMs: number;
+}
+
 /** A group to be rung, and what comes if nobody answers. */
 export interface GroupPlan {
   readonly groupId: GroupId;
@@ -116,7 +121,7 @@ export type AskWaiting = {
 /** Somebody is being rung. */
 export type Ringing = {
   readonly type: 'ringing';
-  readonly ring: RingPlan;
+  readonly ring: BegunRing;
   readonly ringId: number;
   /** Null when it rings with no limit. */
   readonly timerId: number | null;

@@ -1,4 +1,5 @@
-import { personId } from '../directory';
+import { personId, type Person } from '../directory';
+import { hoursId, instantOf, type Hours } from '../hours';
 import {
   answering,
   attendant,
@@ -18,6 +19,7 @@ import {
   noor,
   nuisance,
   office,
+  open,
   openMoment,
   priya,
   ringFor,
@@ -132,6 +134,42 @@ describe('ringing a person', () => {
     expect(rings([both], false).slice(0, 2)).toEqual(['Noor’s desk rings 24 s', 'not answered: noAnswer']);
     expect(rings([both], true).slice(0, 2)).toEqual(['Noor’s desk rings 12 s', 'Noor’s +12075550191 rings 12 s']);
     expect(rings([{ ...both, phones: [mobile] }], false)[0]).toBe('not answered: onCallOnly');
+  });
+
+  it('rings a phone that has hours of its own only in these, and to its end those that began to ring in them', () => {
+    const evenings: Hours = {
+      ...hours,
+      id: hoursId.create('evenings'),
+      week: ([1, 2, 3, 4, 5] as const).map((day) => ({ periodId: open.id, day, startMin: 1020, endMin: 1320 })),
+    };
+    const mobile = {
+      type: 'outside',
+      number: '+12075550191',
+      seconds: 12,
+      accept: false,
+      hoursId: evenings.id,
+    } as const;
+    const path: Path = [{ ...ringDefaults, type: 'ring', personId: noor.id, seconds: 24 }];
+    const rings = (phones: Person['phones'], at: string) => {
+      const by = answering(path, { people: [{ ...noor, phones }], hours: [evenings] });
+      return story(by, { atMs: instantOf(at, 'America/New_York') }).filter((each) => !each.startsWith('“'));
+    };
+    const desk = { type: 'desk', seconds: 12 } as const;
+    expect(rings([desk, mobile], '2026-11-23T12:00')).toEqual([
+      'Noor’s desk rings 24 s',
+      'not answered: noAnswer',
+      'pathRanOut',
+    ]);
+    const both = ['Noor’s desk rings 12 s', 'Noor’s +12075550191 rings 12 s', 'not answered: noAnswer', 'pathRanOut'];
+    expect(rings([desk, mobile], '2026-11-23T18:00')).toEqual(both);
+    // Five seconds before the evening is over.
+    expect(rings([desk, mobile], '2026-11-23T21:59:55')).toEqual(both);
+    expect(rings([mobile], '2026-11-23T12:00')).toEqual(['not answered: notWorking', 'pathRanOut']);
+    expect(rings([desk, mobile], '2026-11-22T18:00')).toEqual([
+      'Noor’s desk rings 24 s',
+      'not answered: noAnswer',
+      'pathRanOut',
+    ]);
   });
 
   it('rings their phones in order, the last one until the seconds are over', () => {

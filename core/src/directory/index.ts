@@ -46,6 +46,7 @@ export {
   personDefaults,
   phoneSeconds,
   phonesRung,
+  type Keeps,
   spokenName,
   works,
   type Person,

@@ -1,6 +1,6 @@
 import type { Id } from '../id';
 import type { PersonId } from './ids';
-import { phonesRung, works, type Person, type PersonPhone } from './person';
+import { phonesRung, works, type Person, type PersonPhone, type Keeps } from './person';
 
 /** Somebody who answers for a group or a queue. */
 export interface Member {
@@ -59,8 +59,14 @@ export function memberTwice(members: readonly Member[]): PersonId | undefined {
 
 const phonesKnown = new WeakMap<readonly PersonPhone[], Map<RingsOn, PersonPhone | undefined>>();
 
-/** The phone on which a member is rung. Asked for every member at every offer: what was found out is remembered. */
-export function memberPhone({ phones }: Pick<Person, 'phones'>, on: RingsOn): PersonPhone | undefined {
+/**
+ * The phone on which a member is rung, of those that `keeps` lets ring at a moment; left out, of all. Asked for every member
+ * at every offer: what was found out is remembered.
+ */
+export function memberPhone({ phones }: Pick<Person, 'phones'>, on: RingsOn, keeps?: Keeps): PersonPhone | undefined {
+  if (keeps && phones.some(({ hoursId }) => hoursId)) {
+    return phoneAmong(phonesRung({ phones }, on === 'onCall', keeps), on);
+  }
   let known = phonesKnown.get(phones);
   if (!known) phonesKnown.set(phones, (known = new Map()));
   if (!known.has(on)) known.set(on, phoneAmong(phonesRung({ phones }, on === 'onCall'), on));
@@ -79,14 +85,14 @@ function phoneAmong(phones: readonly PersonPhone[], on: RingsOn): PersonPhone | 
 export function membersAtWork<Each extends Pick<Person, 'phones' | 'hoursId'>>(
   membership: Membership,
   personOf: (id: PersonId) => Each | undefined,
-  keeps: (hoursId: Id<'hours'>) => boolean,
+  keeps: Keeps,
 ): readonly { readonly personId: PersonId; readonly person: Each; readonly phone: PersonPhone }[] {
   const { members, hoursId, ringsOn: on, workingOnly } = membership;
   const at: { readonly personId: PersonId; readonly person: Each; readonly phone: PersonPhone }[] = [];
   if (!works({ hoursId }, keeps)) return at;
   for (const { personId } of members) {
     const person = personOf(personId);
-    const phone = person && memberPhone(person, on);
+    const phone = person && memberPhone(person, on, keeps);
     if (person && phone && (!workingOnly || works(person, keeps))) at.push({ personId, person, phone });
   }
   return at;

@@ -6,6 +6,8 @@ import type { E164 } from './phoneNumber';
 export type PersonPhone = {
   /** Whether it rings only for those who are on call: for groups and steps that say so. Left out when it rings always. */
   readonly onCallOnly?: true;
+  /** The hours in which it rings; left out when it rings at any. */
+  readonly hoursId?: Id<'hours'>;
 } & (
   | {
       /** The phone on their desk, reached by their extension. */
@@ -60,13 +62,26 @@ export const personDefaults = {
   hoursId: null,
 } as const satisfies Partial<Person>;
 
-/** The phones of somebody that ring, in their order: those that are for on call only when that is meant too. */
-export function phonesRung({ phones }: Pick<Person, 'phones'>, onCall = false): readonly PersonPhone[] {
-  return onCall ? phones : phones.filter(({ onCallOnly }) => !onCallOnly);
+/** Says of hours whether they run at the moment that is meant. */
+export type Keeps = (hoursId: Id<'hours'>) => boolean;
+
+const atAnyTime: Keeps = () => true;
+
+/**
+ * The phones of somebody that ring, in their order: those that are for on call only when that is meant too, those with hours
+ * of their own while these run.
+ */
+export function phonesRung(
+  { phones }: Pick<Person, 'phones'>,
+  onCall = false,
+  keeps: Keeps = atAnyTime,
+): readonly PersonPhone[] {
+  if (phones.every(({ onCallOnly, hoursId }) => (onCall || !onCallOnly) && !hoursId)) return phones;
+  return phones.filter(({ onCallOnly, hoursId }) => (onCall || !onCallOnly) && (!hoursId || keeps(hoursId)));
 }
 
 /** Whether somebody works at a moment, as `keeps` says it of hours; without hours of their own they always do. */
-export function works({ hoursId }: Pick<Person, 'hoursId'>, keeps: (hoursId: Id<'hours'>) => boolean): boolean {
+export function works({ hoursId }: Pick<Person, 'hoursId'>, keeps: Keeps): boolean {
   return hoursId === null || keeps(hoursId);
 }
 

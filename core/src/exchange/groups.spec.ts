@@ -1,6 +1,7 @@
 import { groupDefaults, groupId, personId, type Group, type RingingOrder } from '../directory';
+import { hoursId, instantOf } from '../hours';
 import { ringDefaults, type Path } from '../line';
-import { answering, hours, juno, message, noor, priya, rosalind, wendell } from '../testing/boatyard';
+import { answering, hours, juno, message, noor, open, priya, rosalind, wendell, zone } from '../testing/boatyard';
 import { membersOf, Office } from '../testing/office';
 import { callId } from './state';
 
@@ -53,6 +54,33 @@ describe('a group', () => {
     expect(rungOn('desk')).toEqual(['desk']);
     expect(rungOn('outside')).toEqual(['desk']);
     expect(rungOn('onCall')).toEqual([mobile.number, mobile.number]);
+  });
+
+  it('rings a member on the phone that has its hours then, and passes over who has none', () => {
+    const lateId = hoursId.create('late');
+    const late = { ...hours, id: lateId, week: [{ periodId: open.id, day: 1 as const, startMin: 1020, endMin: 1320 }] };
+    const mobile = { type: 'outside', number: '+12075550191', seconds: 12, accept: true, hoursId: lateId } as const;
+    const rungAt = (time: string): readonly string[] => {
+      const people = [
+        { ...noor, phones: [mobile, ...noor.phones] },
+        { ...priya, phones: [mobile] },
+      ];
+      const members = membersOf(noor, priya);
+      const world = {
+        groups: [{ ...desk, order: 'allAtOnce' as const, members, ringsOn: 'outside' as const }],
+        hours: [late],
+        people,
+      };
+      const office = new Office(answering([ring(), ...message], world));
+      office.nowMs = instantOf(`2026-11-23T${time}`, zone);
+      office.call('one');
+      return people.flatMap((person) => {
+        const doing = office.doing(person);
+        return doing.type === 'rung' && doing.leg.phone.type === 'person' ? [doing.leg.phone.number ?? 'desk'] : [];
+      });
+    };
+    expect(rungAt('12:00')).toEqual(['desk']);
+    expect(rungAt('18:00')).toEqual([mobile.number, mobile.number]);
   });
 
   it('tells who let it ring and who declined, and nothing of those who had no time to', () => {

@@ -64,7 +64,7 @@ export function phoneOf(
   membership: Membership,
 ): { readonly rung: RungPhone; readonly phone: PersonPhone } | undefined {
   const person: Person | undefined = run.ready.people.get(personId);
-  const phone = person && memberPhone(person, membership.ringsOn);
+  const phone = person && memberPhone(person, membership.ringsOn, (hoursId) => isWithin(run, hoursId));
   if (!phone) return undefined;
   return { phone, rung: { type: 'person', personId, number: phone.type === 'outside' ? phone.number : null } };
 }

@@ -1,5 +1,5 @@
 import { acceptItems, callLimits, type TransferTo, type Unreached } from '../call';
-import { memberPhone, type Membership, type PersonId } from '../directory';
+import type { PersonId } from '../directory';
 import type { Key } from '../line';
 import { endTalk } from './callEffects';
 import { declineHunt } from './hunt';
@@ -31,9 +31,7 @@ function mustAccept(run: Run, personId: PersonId, { by, leg: { phone } }: Rung):
   if (phone.type !== 'person' || phone.number === null) return false;
   if (by.type === 'call' || by.type === 'take') return false;
   const person = run.ready.people.get(personId);
-  const membership: Membership | undefined =
-    by.type === 'group' ? run.ready.groups.get(by.groupId) : run.ready.queues.get(by.queueId);
-  const used = person && membership && memberPhone(person, membership.ringsOn);
+  const used = person?.phones.find((each) => each.type === 'outside' && each.number === phone.number);
   return used?.type === 'outside' && used.accept;
 }
 

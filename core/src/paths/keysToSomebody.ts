@@ -34,5 +34,5 @@ function worksAt({ hours, lines, lineId }: CallScript, person: Person, atMs: num
     const kept = hours.find(({ id }) => id === hoursId);
     return !kept || isWorkingAt(kept, zone, atMs);
   };
-  return phonesRung(person).length > 0 && works(person, keeps);
+  return phonesRung(person, false, keeps).length > 0 && works(person, keeps);
 }

@@ -100,7 +100,7 @@ function rungAt(subject: Staff, step: ReachedRing['step'], atMs: number): readon
   const personId = step.type === 'ring' ? step.personId : step.type === 'ringOperator' ? line.operatorId : null;
   const person = personId ? people.get(personId) : undefined;
   if (person || step.type === 'ring') {
-    const phones = person && phonesRung(person, step.type === 'ring' && step.onCall);
+    const phones = person && phonesRung(person, step.type === 'ring' && step.onCall, keeps);
     return person && phones && (works(person, keeps) && phones.length > 0 ? [{ phones, hoursId: person.hoursId }] : []);
   }
   const all: readonly (Group | Queue)[] = step.type === 'waitInQueue' ? subject.queues : subject.groups;

@@ -71,7 +71,7 @@ export class PeopleService extends RowsService<PersonId, PersonEntity> {
 
   private async checkAmong(person: Person, everybody: readonly Person[]): Promise<void> {
     await this.extensions.mustBeFree(person.extension, person, everybody);
-    if (person.hoursId) await this.hours.get(person.hoursId);
+    for (const { hoursId } of [person, ...person.phones]) if (hoursId) await this.hours.get(hoursId);
     for (const phone of person.phones) if (phone.type === 'outside') await this.ownNumbers.mustNotBe(phone.number);
   }
 }
@@ -109,10 +109,10 @@ function read({ phones, mobile, ...others }: Changes, country: Country | undefin
 }
 
 function phoneOf(
-  { type, seconds, number, accept, onCallOnly }: PersonPhoneDto,
+  { type, seconds, number, accept, onCallOnly, hoursId }: PersonPhoneDto,
   country: Country | undefined,
 ): PersonPhone {
-  const when = onCallOnly ? ({ onCallOnly } as const) : {};
+  const when = { ...(onCallOnly && ({ onCallOnly } as const)), ...(hoursId && { hoursId }) };
   if (type === 'desk') return { type, seconds, ...when };
   if (number === undefined) throw invalid([{ at: 'phones', says: 'An outside phone needs a number.' }]);
   return { type, seconds, number: phoneNumberOf(number, country), accept: accept ?? true, ...when };

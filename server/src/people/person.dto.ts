@@ -45,6 +45,10 @@ export class PersonPhoneDto {
   /** Whether it rings only for groups and steps that are for on call. */
   @YesNoField({ name: 'Only when on call', optional: true })
   onCallOnly?: boolean;
+
+  /** The hours in which it rings; left out when it rings at any. */
+  @PatternField({ pattern: hoursId.pattern, says: 'The hours of a phone need their id.', optional: true })
+  hoursId?: HoursId;
 }
 
 class PersonDetailsDto {

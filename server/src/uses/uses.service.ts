@@ -104,11 +104,15 @@ export class UsesService {
   async ofHours(hoursId: HoursId): Promise<readonly string[]> {
     const lines = await this.database.getRepository(LineEntity).findBy({ hoursId });
     const people = await this.database.getRepository(PersonEntity).findBy({ hoursId, deletedAt: IsNull() });
+    const everybody = await this.database.getRepository(PersonEntity).findBy({ deletedAt: IsNull() });
     const groups = await this.database.getRepository(GroupEntity).findBy({ hoursId, deletedAt: IsNull() });
     const queues = await this.database.getRepository(QueueEntity).findBy({ hoursId, deletedAt: IsNull() });
     return [
       ...lines.map(({ name }) => `the line ${name}`),
       ...people.map(({ name }) => name),
+      ...everybody
+        .filter(({ phones }) => phones.some((phone) => phone.hoursId === hoursId))
+        .map(({ name }) => `a phone of ${name}`),
       ...groups.map(({ name }) => `the group ${name}`),
       ...queues.map(({ name }) => `the queue ${name}`),
       ...(await this.of(hoursId)),

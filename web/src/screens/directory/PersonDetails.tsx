@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { longestName, mostPhones, phoneSeconds, type Person, type PersonPhone } from '@locutor/core/directory';
-import type { HoursId } from '@locutor/core/hours';
+import { hoursId as hoursIds, type HoursId } from '@locutor/core/hours';
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -76,9 +76,16 @@ export function PersonDetails({ person, onChange }: Props) {
   );
 }
 
-/** A phone that rings when its person is on call only, or at any call. */
-function onCallOnly(phone: PersonPhone, is: boolean): PersonPhone {
-  const when = is ? ({ onCallOnly: true } as const) : {};
+const anyCall = 'always';
+const onCall = 'onCall';
+
+/** A phone that rings at any call, only when its person is on call, or only in some hours. */
+function ringsWhen(phone: PersonPhone, when: string): PersonPhone {
+  if (when === onCall) return withWhen(phone, { onCallOnly: true });
+  return withWhen(phone, hoursIds.is(when) ? { hoursId: when } : {});
+}
+
+function withWhen(phone: PersonPhone, when: Pick<PersonPhone, 'onCallOnly' | 'hoursId'>): PersonPhone {
   if (phone.type === 'desk') return { type: phone.type, seconds: phone.seconds, ...when };
   const { type, seconds, number, accept } = phone;
   return { type, seconds, number, accept, ...when };
@@ -88,6 +95,7 @@ const Line = ({ children }: { readonly children: ReactNode }) => <Box>{children}
 
 /** The phones in the order they are tried, each with how long it rings before the next. */
 function Phones({ person: { name, phones }, onChange }: Props) {
+  const { data: allHours = [] } = useAllHours();
   const set = (next: readonly PersonPhone[]): void => onChange({ phones: next });
   const put = (index: number, phone: PersonPhone): void => set(phones.map((each, at) => (at === index ? phone : each)));
   const add = (): void => set([...phones, { type: 'outside', number: '', seconds: phoneSeconds.usual, accept: true }]);
@@ -129,17 +137,18 @@ function Phones({ person: { name, phones }, onChange }: Props) {
                 ]}
                 onChange={(value) => put(index, { ...phone, accept: value === 'accept' })}
               />{' '}
-              <InlineSelect
-                label={`When phone ${index + 1} of ${name} rings`}
-                value={phone.onCallOnly ? 'onCall' : 'always'}
-                choices={[
-                  { value: 'always', label: 'at any call' },
-                  { value: 'onCall', label: 'only when on call' },
-                ]}
-                onChange={(value) => put(index, onCallOnly(phone, value === 'onCall'))}
-              />{' '}
             </>
           )}
+          <InlineSelect
+            label={`When phone ${index + 1} of ${name} rings`}
+            value={phone.onCallOnly ? onCall : (phone.hoursId ?? anyCall)}
+            choices={[
+              { value: anyCall, label: 'at any call' },
+              ...(phone.type === 'outside' ? [{ value: onCall, label: 'only when on call' }] : []),
+              ...allHours.map(({ id, name: of }) => ({ value: id, label: `only in ${of}` })),
+            ]}
+            onChange={(value) => put(index, ringsWhen(phone, value))}
+          />{' '}
           {index < phones.length - 1 && (
             <>
               for{' '}
