@@ -162,6 +162,24 @@ test('files are brought, several at once; what is no sound is said and the rest 
   expect(wav.ok && wav.value.samples.length / wav.value.rateHz).toBeLessThan(0.45);
 });
 
+test('the library shows what is not recorded, in one language, and what the line says by itself', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/greetings`);
+  const rows = page.getByRole('table', { name: 'Library' }).getByRole('row');
+  await page.getByLabel('In which language').selectOption('Français');
+  await expect(rows.filter({ hasText: 'Welcome' })).toHaveCount(0);
+  await expect(rows.first()).toBeVisible();
+  await page.getByLabel('In which language').selectOption('every language');
+  await page.getByLabel('Which greetings are shown').selectOption('notRecorded');
+  await expect(rows.filter({ hasText: 'Launch day' })).toHaveCount(0);
+  await expect(rows.filter({ hasText: 'After hours' })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Show it' }).click();
+  await expect(page.getByRole('list', { name: 'Names' })).toContainText('Tamsin Okafor');
+  await expect(page.getByRole('list', { name: 'English' })).toContainText('You are next in line.');
+});
+
 test('a recording that is out of step is said in words, and can be replaced by the voice or marked as right', async ({
   page,
   server,

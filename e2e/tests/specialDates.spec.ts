@@ -39,10 +39,12 @@ test('holidays kept this year are offered for the next with a click', async ({ p
   expect((await request.put(path, { data: { week, revision, periods, special: [christmas] } })).status()).toBe(200);
   await page.addInitScript(() => localStorage.setItem('locutor.holidays', '{"country":"US","region":"ME"}'));
   await page.goto(`${server.url}/hours`);
-  await expect(dates(page)).toContainText(`One holiday that you keep this year has its day of ${year + 1}`);
-  await dates(page).getByRole('button', { name: 'Add it' }).click();
+  await expect(dates(page)).toContainText('The holidays that you keep this year fall on');
+  await dates(page)
+    .getByRole('button', { name: /^Add (?:it|them)$/ })
+    .click();
   await expect(dates(page)).toContainText(`Dec 25, ${year + 1}`);
-  await expect(dates(page).getByRole('button', { name: 'Add it' })).toBeHidden();
+  await expect(dates(page)).not.toContainText('not entered yet');
 });
 
 test('a date of its own is entered as a sentence, refused in words where it cannot be, and heard by callers', async ({

@@ -15,6 +15,7 @@ import { useSpokenThings, type SpokenThing } from './spokenThings';
 const filters = {
   all: { label: 'everything', keeps: () => true },
   recorded: { label: 'what is recorded', keeps: ({ takes }: SpokenThing) => takes.length > 0 },
+  notRecorded: { label: 'what is not recorded', keeps: ({ takes }: SpokenThing) => takes.length === 0 },
   outOfStep: { label: 'what is out of step', keeps: ({ differences }: SpokenThing) => differences.length > 0 },
   unused: {
     label: 'greetings that are not used',
@@ -22,6 +23,8 @@ const filters = {
   },
 } as const;
 type Filter = keyof typeof filters;
+
+const anyLanguage = 'every language';
 
 const kindWords = { greeting: '', menu: 'Menu', announcement: 'Announcement' } as const;
 
@@ -31,7 +34,12 @@ export function Library() {
   const things = useSpokenThings();
   const [search, setSearch] = useState('');
   const [filter, setFilter] = useState<Filter>('all');
-  const shown = things.filter((thing) => filters[filter].keeps(thing) && contains(thing, search));
+  const [spoken, setSpoken] = useState(anyLanguage);
+  const languagesSpoken = [...new Set(things.map(({ language }) => language))].sort();
+  const shown = things.filter(
+    (thing) =>
+      filters[filter].keeps(thing) && (spoken === anyLanguage || thing.language === spoken) && contains(thing, search),
+  );
   return (
     <Box>
       <Flex gap="4" align="center" wrap="wrap" fontSize="13px">
@@ -53,6 +61,18 @@ export function Library() {
             choices={Object.entries(filters).map(([value, { label }]) => ({ value, label }))}
             onChange={(value) => setFilter(value as Filter)}
           />
+          {languagesSpoken.length > 1 && (
+            <>
+              {' '}
+              in{' '}
+              <InlineSelect
+                label="In which language"
+                value={spoken}
+                choices={[anyLanguage, ...languagesSpoken].map((each) => ({ value: each, label: each }))}
+                onChange={setSpoken}
+              />
+            </>
+          )}
         </Text>
         <Text ml="auto" color="quiet">
           The script:{' '}
@@ -65,7 +85,7 @@ export function Library() {
       </Flex>
       {shown.length === 0 ? (
         <Text mt="4" color="quiet">
-          {search || filter !== 'all'
+          {search || filter !== 'all' || spoken !== anyLanguage
             ? 'Nothing here fits. Search for something else, or show everything.'
             : 'No greetings yet. Write one here to say it in several places: in a step, or before the beep of a box.'}
         </Text>

@@ -35,8 +35,8 @@ export function NextYearHolidays({ hours, today, onChange }: Props) {
   return (
     <Flex gap="2" align="center" wrap="wrap" fontSize="13px" py="1">
       <Text>
-        {days.length === 1 ? 'One holiday' : `${days.length} holidays`} that you keep this year{' '}
-        {days.length === 1 ? 'has its' : 'have their'} day of {year}, which is not entered yet.
+        The holidays that you keep this year fall on {days.length === 1 ? 'one day' : `${days.length} days`} of {year}{' '}
+        that {days.length === 1 ? 'is' : 'are'} not entered yet.
       </Text>
       <Button size="xs" variant="outline" bg="sheet" onClick={() => void add()}>
         Add {days.length === 1 ? 'it' : 'them'}
