@@ -106,6 +106,8 @@ test('hours are painted, typed, refused in words, and undone', async ({ page, se
   await page.goto(`${server.url}/hours`);
   const sunday = page.getByLabel('Open on Sunday');
   const bar = page.locator('[data-day="7"]');
+  // Words above it may still wrap otherwise.
+  await page.evaluate(() => document.fonts.ready);
   const box = await bar.boundingBox();
   if (!box) throw new Error('Sunday has no bar');
   const y = box.y + box.height / 2;

@@ -44,7 +44,7 @@ test('words hold live parts and pauses as chips, which say what is so', async ({
 test('live parts are current in a call, without anyone touching them', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
   await callAt(page, '2026-11-27T20:00');
-  await expect(heard(page)).toContainText('We open tomorrow at eight.');
+  await expect(heard(page)).toContainText('We open tomorrow at eight a.m.');
 });
 
 test('a greeting is recorded at the computer, made good, and heard in place of the voice', async ({ page, server }) => {

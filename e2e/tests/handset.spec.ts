@@ -16,7 +16,7 @@ test('a wrong key is said to be wrong; an announcement goes back to its menu', a
   await expect(heard(page)).toContainText('Sorry, that key has no use here.');
   await expect(heard(page)).toContainText('For moorings and dock space, press 1.');
   await page.keyboard.press('4');
-  await expect(heard(page)).toContainText('The fuel dock is open every day, eight to five.');
+  await expect(heard(page)).toContainText('The fuel dock is open every day, eight a.m. to five p.m.');
   await page.keyboard.press('1');
   await expect(heard(page)).toContainText('You press 1; keys do nothing here');
 });
