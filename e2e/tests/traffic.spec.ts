@@ -37,6 +37,7 @@ test('two dates that are picked stand in the address, and a span without calls s
   await first.press('Enter');
   // The last day is never before the first.
   await expect(page).toHaveURL(/from=2031-03-01&to=2031-03-01/);
+  await expect(first).toHaveValue('3/1/2031');
   await first.fill('some day');
   await first.press('Tab');
   await expect(page.getByText('That is no day. Type it as 12/24/2027.')).toBeVisible();
