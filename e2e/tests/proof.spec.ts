@@ -106,3 +106,26 @@ test('words that promise what does not happen are told of while they are typed, 
   ).toBeVisible();
   await expect(page.getByText('After hours still says “[Company Name]”.')).toBeVisible();
 });
+
+test('notes in the margin stretch nothing beside them, and several tips are one line until they are opened', async ({
+  page,
+  server,
+}) => {
+  await page.setViewportSize({ width: 1700, height: 900 });
+  await page.goto(`${server.url}/script/sheet:welcome`);
+  const key = page.getByRole('listitem', { name: 'Key 8', exact: true });
+  const heightOf = async () => Math.round((await key.boundingBox())?.height ?? 0);
+  const tips = key.getByRole('button', { name: '2 tips' });
+  await expect(tips).toBeVisible();
+  const before = await heightOf();
+  await tips.click();
+  const notes = key.getByRole('list', { name: 'What the proof finds here' });
+  await expect(notes.getByText('Tip.')).toHaveCount(2);
+  expect(await heightOf()).toBe(before);
+  // They are beside the key, not over its words.
+  const path = await key.getByRole('group', { name: 'What key 8 does' }).boundingBox();
+  const [left = 0, right = 0] = [(await notes.boundingBox())?.x, (path?.x ?? 0) + (path?.width ?? 0)];
+  expect(left).toBeGreaterThanOrEqual(right);
+  await key.getByRole('button', { name: 'Fold the tips' }).click();
+  await expect(notes.getByText('Tip.')).toHaveCount(0);
+});

@@ -1,19 +1,25 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Button } from '@chakra-ui/react';
 import { adviseOn, describeFinding, gradeWords, type Finding } from '@locutor/core/proof';
 import { CircleAlert, Info, Lightbulb } from 'lucide-react';
-import { createContext, memo, useContext, useMemo, type ReactNode } from 'react';
+import { createContext, memo, useContext, useMemo, useState, type ReactNode } from 'react';
 import { useAttendantPart, useDraftTools } from '../../draft/DraftProvider';
 import { useOpenFindings } from '../../draft/useFindings';
 import { AcceptFinding } from '../../parts/AcceptFinding';
 import { FixButton } from '../../parts/FixButton';
 import { FindingsByPlace, type NotedPlace } from './findingSheet';
+import { marginNote, useMargin } from './useMargin';
 
 const Notes = createContext(new FindingsByPlace([]));
 
 /** Lets everything on a sheet show what was found at it. */
 export function WithNotes({ children }: { readonly children: ReactNode }) {
   const findings = useOpenFindings();
-  return <Notes value={useMemo(() => new FindingsByPlace(findings), [findings])}>{children}</Notes>;
+  const margin = useMargin();
+  return (
+    <Notes value={useMemo(() => new FindingsByPlace(findings), [findings])}>
+      <div ref={margin}>{children}</div>
+    </Notes>
+  );
 }
 
 interface Props {
@@ -36,27 +42,65 @@ export function Noted({ at, as = 'div', label, children }: Props) {
       as={as}
       aria-label={label}
       listStyleType="none"
-      css={{ [wide]: { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 236px', columnGap: '24px' } }}
+      css={{ [wide]: { position: 'relative', paddingRight: '260px' } }}
     >
       <Box minW="0">{children}</Box>
-      {notes.length > 0 ? (
+      {notes.length > 0 && (
         <Box
           as="ul"
+          {...{ [marginNote]: '' }}
           listStyleType="none"
           aria-label="What the proof finds here"
           mb="1"
           css={{
-            [wide]: { borderLeftWidth: '2px', borderColor: 'petrol.emphasized', paddingLeft: '10px', marginTop: '6px' },
+            // Beside its part, which it does not stretch; what is taller moves those below it down.
+            [wide]: {
+              position: 'absolute',
+              top: '6px',
+              right: '0',
+              // Over the empty margin of the parts below, into which it may reach.
+              zIndex: '1',
+              width: '236px',
+              borderLeftWidth: '2px',
+              borderColor: 'petrol.emphasized',
+              paddingLeft: '10px',
+            },
           }}
         >
-          {notes.map((finding) => (
-            <Note key={finding.key} finding={finding} />
-          ))}
+          <NotesOf notes={notes} />
         </Box>
-      ) : (
-        <span />
       )}
     </Box>
+  );
+}
+
+/** Cautions and faults one by one; several tips are one line until it is opened. */
+function NotesOf({ notes }: { readonly notes: readonly Finding[] }) {
+  const [isOpen, setOpen] = useState(false);
+  const tips = notes.filter(({ grade }) => grade === 'tip');
+  const isFolded = tips.length > 1 && !isOpen;
+  return (
+    <>
+      {notes
+        .filter(({ grade }) => grade !== 'tip' || !isFolded)
+        .map((finding) => (
+          <Note key={finding.key} finding={finding} />
+        ))}
+      {tips.length > 1 && (
+        <li>
+          <Button
+            size="2xs"
+            variant="ghost"
+            color="quiet"
+            ml="-1.5"
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+          >
+            <Lightbulb size={13} aria-hidden /> {isOpen ? 'Fold the tips' : `${tips.length} tips`}
+          </Button>
+        </li>
+      )}
+    </>
   );
 }
 
