@@ -16,6 +16,7 @@ import type { PlanBackDto, PlanDto } from './airing.dto';
 import type { StandIn } from '../trials/scripts.service';
 import type { VersionId } from '../versions/versionId';
 import { VersionsService } from '../versions/versions.service';
+import { WorkStopped } from '../workers';
 import { PlannedAiringEntity } from './plannedAiring.entity';
 
 /** What is planned, without the attendant itself. */
@@ -117,6 +118,7 @@ export class PlannedService implements OnApplicationBootstrap, OnModuleDestroy {
         await this.airing.putPlannedOnAir(planned).catch((error: unknown) => this.refuse(planned, error));
       }
     } catch (error) {
+      if (error instanceof WorkStopped) return;
       log.error({ err: error }, 'What is planned could not be looked at');
     } finally {
       this.isAiring = false;

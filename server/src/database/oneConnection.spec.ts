@@ -4,6 +4,7 @@ import { DataSource } from 'typeorm';
 import { airDraft } from '../testing/airDraft';
 import { LiveClient } from '../testing/liveClient';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
+import { WorkStopped } from '../workers';
 import type { HandsetHears } from '@locutor/core/exchange';
 
 let server: TestServer;
@@ -20,6 +21,15 @@ const presences = async () =>
     ({ personId }) => personId,
   );
 const insert = (personId: string) => `INSERT INTO presence (personId, presence) VALUES ('${personId}', 'busy')`;
+
+describe('a database that is closed', () => {
+  it('tells whoever still asks, as for somebody who hung up, that the server stops', async () => {
+    const runner = database.createQueryRunner();
+    await database.destroy();
+    await expect(runner.query('SELECT personId FROM presence')).rejects.toBeInstanceOf(WorkStopped);
+    await database.initialize();
+  });
+});
 
 describe('what is saved at the same time', () => {
   it('is not undone with a transaction of somebody else', async () => {

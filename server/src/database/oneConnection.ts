@@ -3,6 +3,7 @@ import { BetterSqlite3QueryRunner } from 'typeorm/driver/better-sqlite3/BetterSq
 import type { BetterSqlite3Driver } from 'typeorm/driver/better-sqlite3/BetterSqlite3Driver';
 import { breath } from '../clock/breath';
 import { storageTroubleOf } from '../storage/storageTrouble';
+import { WorkStopped } from '../workers';
 
 /** How long after each other a statement is tried while another program has the database locked, and for how long at most. */
 const tryAgainMs = [5, 10, 20, 50, 100] as const;
@@ -72,6 +73,7 @@ export class SharingRunner extends BetterSqlite3QueryRunner {
         await breath();
         return answer;
       } catch (error) {
+        if (isClosed(error)) throw new WorkStopped();
         if (storageTroubleOf(error) !== 'locked' || waitedMs >= mostWaitMs) throw error;
       } finally {
         this.leave();
@@ -107,4 +109,9 @@ export class SharingRunner extends BetterSqlite3QueryRunner {
     const isOver = this.isTransactionActive && !this.driver.databaseConnection.inTransaction;
     if (isOver && !/^(BEGIN|ROLLBACK)\b/.test(text)) throw new Error('The transaction was undone by the database');
   }
+}
+
+/** Whether the database was closed meanwhile, as when the server stops while it still works for somebody who hung up. */
+function isClosed(error: unknown): boolean {
+  return error instanceof Error && error.message.includes('The database connection is not open');
 }
