@@ -16,9 +16,20 @@ export function useMargin(): (around: HTMLElement | null) => (() => void) | unde
     if (!around || typeof ResizeObserver === 'undefined') return undefined;
     const place = (): void => settle(around);
     const sizes = new ResizeObserver(place);
+    let watched: readonly HTMLElement[] = [];
     const watch = (): void => {
+      const notes = notesIn(around);
+      // Letters that are typed change nothing of that.
+      if (
+        watched.length > 0 &&
+        notes.length === watched.length - 1 &&
+        notes.every((each, at) => each === watched[at + 1])
+      ) {
+        return;
+      }
+      watched = [around, ...notes];
       sizes.disconnect();
-      for (const each of [around, ...notesIn(around)]) sizes.observe(each);
+      for (const each of watched) sizes.observe(each);
     };
     const changes = new MutationObserver(watch);
     changes.observe(around, { childList: true, subtree: true });
