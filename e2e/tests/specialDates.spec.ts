@@ -1,9 +1,15 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
 import { callAt, expect, heard, saved, startLine, test } from '../support/test';
 
 const dates = (page: Page) => page.getByRole('region', { name: 'Special dates' });
 const form = (page: Page) => page.getByRole('form', { name: 'New special date' });
+
+/** The address of the hours of the line. */
+async function ownHours(request: APIRequestContext, url: string): Promise<string> {
+  const [line] = (await (await request.get(`${url}/api/lines`)).json()) as { hoursId: string }[];
+  return `${url}/api/hours/${line?.hoursId ?? ''}`;
+}
 
 test.describe('a new business', () => {
   test.use({ data: 'empty' });
@@ -30,8 +36,7 @@ test.describe('a new business', () => {
 
 test('holidays kept this year are offered for the next with a click', async ({ page, request, server }) => {
   const year = new Date().getFullYear();
-  const [line] = (await (await request.get(`${server.url}/api/lines`)).json()) as { hoursId: string }[];
-  const path = `${server.url}/api/hours/${line?.hoursId ?? ''}`;
+  const path = await ownHours(request, server.url);
   const { week, revision, periods } = (await (await request.get(path)).json()) as Record<string, unknown>;
   const when = { type: 'once', from: `${year}-12-25`, to: `${year}-12-25` };
   const closed = { type: 'closed', startMin: 0, endMin: 1440 };
@@ -144,8 +149,7 @@ test('what changes ahead is one list, near things on Today, all of it as a calen
   request,
   server,
 }) => {
-  const [line] = (await (await request.get(`${server.url}/api/lines`)).json()) as { hoursId: string }[];
-  const path = `${server.url}/api/hours/${line?.hoursId ?? ''}`;
+  const path = await ownHours(request, server.url);
   const { week, revision, periods } = (await (await request.get(path)).json()) as Record<string, unknown[]>;
   const soon = new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10);
   const datedWeeks = [{ id: 'week:spring', name: 'Spring plan', from: soon, week: week?.slice(1) }];
@@ -171,8 +175,7 @@ test('a date that is over is changed where it stands, and times of several perio
   request,
   server,
 }) => {
-  const [line] = (await (await request.get(`${server.url}/api/lines`)).json()) as { hoursId: string }[];
-  const path = `${server.url}/api/hours/${line?.hoursId ?? ''}`;
+  const path = await ownHours(request, server.url);
   const hours = (await (await request.get(path)).json()) as { periods: { id: string }[]; revision: number };
   const spans = hours.periods.map(({ id }) => ({ periodId: id, startMin: 480, endMin: 600 }));
   const when = { type: 'once', from: '2020-06-01', to: '2020-06-01' };

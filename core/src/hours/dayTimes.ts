@@ -79,7 +79,7 @@ function withHalf(first: string, second: string): string {
   const half = /([ap])\.?\s?m?\.?$/i.exec(second.trim())?.[1];
   if (!half || saysHalf(first)) return first;
   const [start, end] = [first, second.replace(/\s*[ap]\.?\s?m?\.?$/i, '')].map((each) => readTime(each));
-  if (!start?.ok || !end?.ok || start.value >= 12 * 60 + 60 || start.value < 60) return first;
+  if (!start?.ok || !end?.ok || start.value >= noon + 60 || start.value < 60) return first;
   return start.value % noon < end.value % noon ? `${first.trim()} ${half}m` : first;
 }
 

@@ -174,6 +174,9 @@ describe('whether only phones on desks ring', () => {
     expect(desksOnly(subject(), ring(juno.id), evening)).toBe(false);
     const late = subject(withPeople({ ...noor, hoursId: shift.id }));
     expect(desksOnly(late, ring(noor.id), evening)).toBe(false);
+    // Nor does a phone that rings only in hours of its own.
+    const desk = { type: 'desk', seconds: 12, hoursId: shift.id } as const;
+    expect(desksOnly(subject(withPeople({ ...noor, phones: [desk] })), ring(noor.id), evening)).toBe(false);
   });
 
   it('is not so where nobody is rung, or nobody works', () => {

@@ -81,7 +81,7 @@ export function desksOnly(subject: Staff, step: ReachedRing['step'], atMs: numbe
   return rung.length > 0 && rung.every(({ phones, hoursId }) => hoursId === null && phones.every(isOnDesk));
 }
 
-const isOnDesk = ({ type }: PersonPhone): boolean => type === 'desk';
+const isOnDesk = ({ type, hoursId }: PersonPhone): boolean => type === 'desk' && !hoursId;
 
 interface Rung {
   readonly phones: readonly PersonPhone[];

@@ -33,7 +33,7 @@ export class HolidaysController {
 
   /** Regions of a country that keep other days than all of it does. */
   @Get('apart')
-  apart(@Query() { country, from }: HolidaysQuery): HolidayPlace['regions'] {
+  apart(@Query() { country, from }: HolidaysQuery): Promise<HolidayPlace['regions']> {
     return this.holidays.apart(country, from);
   }
 

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import Holidays from 'date-holidays';
+import { breath } from '../clock/breath';
 import { invalid } from '../problems/problem';
 
 export interface HolidayPlace {
@@ -32,13 +33,19 @@ export class HolidaysService {
   }
 
   /** The regions of a country whose public holidays of a year are not those that are kept all over it. */
-  apart(country: string, year: number): HolidayPlace['regions'] {
+  async apart(country: string, year: number): Promise<HolidayPlace['regions']> {
     const daysOf = (region: string): string =>
       this.of(country, region, year, 1)
         .map(({ name, from }) => `${from} ${name}`)
         .join();
     const everywhere = daysOf('');
-    return regionsOf(this.knownOf(country, ''), country).filter(({ region }) => daysOf(region) !== everywhere);
+    const found: HolidayPlace['regions'][number][] = [];
+    for (const each of regionsOf(this.knownOf(country, ''), country)) {
+      if (daysOf(each.region) !== everywhere) found.push(each);
+      // Some countries have dozens of regions, and calls go on meanwhile.
+      await breath();
+    }
+    return found;
   }
 
   /** @throws Problem 422 for a country or region that is none. */

@@ -120,7 +120,7 @@ function HoursOf({ kept, ownId, all }: Props) {
           onChange={change}
         />
         <WeekGrid
-          title={titleOf(hours, other)}
+          title={titleOf(other)}
           hours={shown}
           periodId={chosenPeriod}
           onChoose={setChosen}
@@ -136,8 +136,8 @@ function HoursOf({ kept, ownId, all }: Props) {
 }
 
 /** Whose week it is that is shown. */
-function titleOf(hours: HoursSet, other: DatedWeek | Season | undefined): string {
-  if (!other) return hours.datedWeeks.length > 0 ? 'The regular week until then' : 'The regular week';
+function titleOf(other: DatedWeek | Season | undefined): string {
+  if (!other) return 'The regular week';
   return typeof other.from === 'string' ? `The week of ${other.name}` : `The week in ${other.name}`;
 }
 
