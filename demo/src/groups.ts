@@ -1,10 +1,12 @@
-import type { Group, Member, PersonId, Queue } from '@locutor/core/directory';
+import { rotaDefaults, type Group, type Member, type PersonId, type Queue, type Rota } from '@locutor/core/directory';
 import type { StaffName } from './people';
 
 /** A group of the boatyard, with its members by name. */
-type DemoGroup = Omit<Partial<Group>, 'members' | 'id'> & {
+type DemoGroup = Omit<Partial<Group>, 'members' | 'id' | 'rota'> & {
   readonly name: string;
   readonly members: readonly StaffName[];
+  /** The Monday from which members are on call a week each. */
+  readonly onCallFrom?: string;
 };
 
 export const groups = [
@@ -38,7 +40,8 @@ export const groups = [
   },
   {
     name: 'On call',
-    order: 'inOrder',
+    order: 'onCall',
+    onCallFrom: '2026-01-05',
     ringsOn: 'outside',
     workingOnly: false,
     members: ['Bram Lindqvist', 'Mateo O’Dowd', 'Cormac Adeyemi'],
@@ -74,11 +77,13 @@ export const launchLine = {
 } as const satisfies Omit<Partial<Queue>, 'members' | 'id'> & { readonly members: readonly StaffName[] };
 
 /** What the API is sent to add a group or the queue. */
-export function bodyOf<Kind extends { readonly members: readonly StaffName[] }>(
-  kind: Kind,
+export function bodyOf<Kind extends { readonly members: readonly StaffName[]; readonly onCallFrom?: string }>(
+  { onCallFrom, ...kind }: Kind,
   personId: (name: StaffName) => PersonId,
-): Omit<Kind, 'members'> & { readonly members: readonly Member[] } {
-  return { ...kind, members: kind.members.map((name) => ({ personId: personId(name), tier: 1 })) };
+): Omit<Kind, 'members' | 'onCallFrom'> & { readonly members: readonly Member[]; readonly rota?: Rota } {
+  const members = kind.members.map((name) => ({ personId: personId(name), tier: 1 }));
+  if (onCallFrom === undefined) return { ...kind, members };
+  return { ...kind, members, rota: { ...rotaDefaults, turns: members.map((each) => each.personId), from: onCallFrom } };
 }
 
 /** The codes and PINs with which colleagues hear the messages of a box. */

@@ -70,7 +70,7 @@ describe('the boatyard', () => {
       Moorings: ['takingTurns', 2],
       'Parts counter': ['inOrder', 2],
       Yard: ['longestFree', 4],
-      'On call': ['inOrder', 3],
+      'On call': ['onCall', 3],
     });
     expect(script.queues).toMatchObject([{ name: 'Spring launch line', mostCallers: 8, longestWaitSeconds: 180 }]);
     expect(script.queues[0]?.members).toHaveLength(6);

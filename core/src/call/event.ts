@@ -71,7 +71,7 @@ export type Queued = Timed & { readonly type: 'queued'; readonly waitId: number 
 export type QueueRefused = Timed & {
   readonly type: 'queueRefused';
   readonly waitId: number;
-  readonly why: 'full' | 'nobodyWorking';
+  readonly why: 'full' | 'nobodyWorking' | 'closed';
 };
 /** How far the caller is: 1 is next; the expected wait is in ms. */
 export type PlaceIs = Timed & {

@@ -1,10 +1,11 @@
-import type { Group } from '../directory';
+import type { ClosedReason, Group } from '../directory';
 import { libraryItems, music } from './hold';
 import { callLimits } from './limits';
 import { newId, note, setPhase, type Run } from './run';
 import type { PlayItem } from './effect';
 import type { GroupPlan, Next, Place, RingingGroup } from './state';
-import type { Hearing, RingGroupStep } from '../line';
+import { whenClosed } from './closed';
+import type { Hearing, RingGroupStep, Slot } from '../line';
 import type { NotAnswered } from './reasons';
 
 /** Rings a group; the exchange says who answers, or that nobody does. */
@@ -17,10 +18,14 @@ export function ringGroup(run: Run, ring: GroupPlan): void {
 }
 
 /** What comes when nobody in the group answered. */
-export function afterGroup(run: Run, { ring, ringId }: RingingGroup, why: NotAnswered): Next {
+export function afterGroup(run: Run, { ring, ringId }: RingingGroup, why: NotAnswered): Next | undefined {
+  const { groupId, unanswered } = ring;
   run.effects.push({ type: 'stopRinging', ringId });
-  note(run, { type: 'notAnswered', target: { type: 'group', groupId: ring.groupId }, why });
-  return ring.unanswered;
+  note(run, { type: 'notAnswered', target: { type: 'group', groupId }, why });
+  const group = run.ready.groups.get(groupId);
+  if (why !== 'closed' || !group) return unanswered;
+  const slotFor = (reason: ClosedReason): Slot => ({ type: 'groupClosed', groupId, reason });
+  return whenClosed(run, group, { type: 'group', groupId }, slotFor, unanswered);
 }
 
 /** A step's group as a plan: what the script says comes next, or else the group's own path. */

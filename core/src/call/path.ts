@@ -266,10 +266,12 @@ function enterLine(run: Run, lineId: LineId): Taken {
   return 'waits';
 }
 
+const fallbackTypes: readonly Slot['type'][] = ['group', 'groupClosed', 'queue'];
+
 /** Takes a path that a caller came to past the attendant or by a queue; counted, since it may lead round in a circle. */
 export function followPath(run: Run, place: Place): void {
   const { slot, stepIndex } = place;
-  const isCounted = stepIndex === 0 && (slot.type === 'group' || slot.type === 'queue');
+  const isCounted = stepIndex === 0 && fallbackTypes.includes(slot.type);
   if (isCounted && !mayTurn(run, callLimits.mostTurnsWithoutKey)) giveUp(run, 'circle');
   else takePath(run, place);
 }

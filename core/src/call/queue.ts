@@ -1,5 +1,6 @@
 import type { Queue, QueueId, QueueReason } from '../directory';
-import type { Key } from '../line';
+import type { Key, Slot } from '../line';
+import { closedReason, whenClosed } from './closed';
 import type { PlayItem } from './effect';
 import type { RungPhone } from './target';
 import type { PlaceIs } from './event';
@@ -81,13 +82,23 @@ export function takeQueueKey(run: Run, waiting: InQueue, key: Key): Next | undef
 }
 
 /** The queue did not connect the caller: its path for this reason, then what the script says. */
-export function leaveQueue(run: Run, waiting: Queuing | InQueue, reason: QueueReason): Next {
-  stopWaiting(run, waiting, reason);
+export function leaveQueue(
+  run: Run,
+  waiting: Queuing | InQueue,
+  reason: Exclude<QueueReason, 'special'>,
+): Next | undefined {
+  const queue = queueOf(run, waiting.queueId);
+  stopWaiting(run, waiting, reason === 'closed' && queue ? closedReason(run, queue) : reason);
   // The wait is over and told: a path that ends the call at once must not end it a second time.
   setPhase(run, { type: 'onward' });
   const { queueId, place } = waiting;
-  return { type: 'path', place: { slot: { type: 'queue', queueId, reason }, stepIndex: 0, then: place } };
+  const from = (why: QueueReason): Place => ({ slot: slotFor(queueId, why), stepIndex: 0, then: place });
+  if (reason !== 'closed' || !queue) return { type: 'path', place: from(reason) };
+  const onward: Next = { type: 'path', place: from('nobodyWorking') };
+  return whenClosed(run, queue, { type: 'queue', queueId }, (why) => slotFor(queueId, why), onward);
 }
+
+const slotFor = (queueId: QueueId, reason: QueueReason): Slot => ({ type: 'queue', queueId, reason });
 
 /** Ends the wait, whatever comes then. */
 export function stopWaiting(run: Run, waiting: Queuing | InQueue, why: QueueReason | 'answered' | 'hungUp'): void {

@@ -217,6 +217,7 @@ export function stepsAt({ script, sheets, named }: ReadyLine, slot: Slot): Path 
     case 'named':
       return named.get(slot.pathId) ?? [];
     case 'group':
+    case 'groupClosed':
     case 'queue':
     case 'switch':
       return pathAt(script.attendant, slot) ?? [];
@@ -300,6 +301,8 @@ function placeOf(source: Source): string {
       return `${slotKey(source.slot)} ${source.stepIndex}`;
     case 'box':
       return source.boxId;
+    case 'group':
+      return source.groupId;
     case 'queue':
       return source.queueId;
     case 'line':

@@ -37,6 +37,8 @@ export type NotAnswered =
   | 'deleted'
   /** Not in the hours they keep. */
   | 'notWorking'
+  /** A group outside its own hours. */
+  | 'closed'
   /** Their phones ring only when they are on call. */
   | 'onCallOnly'
   /** Nobody pressed 1: the outside phone's own voicemail, most likely. */

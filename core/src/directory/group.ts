@@ -1,6 +1,11 @@
 import type { GroupId } from './ids';
-import { membershipDefaults, membershipLimits, type Membership, type RingingOrder } from './membership';
+import { membershipDefaults, membershipLimits, ringingOrders, type Membership } from './membership';
 import type { E164 } from './phoneNumber';
+import type { Rota } from './rota';
+
+/** As queues do, or whoever is on call by the group's rota. */
+export const groupOrders = [...ringingOrders, 'onCall'] as const;
+export type GroupOrder = (typeof groupOrders)[number];
 
 /** People who are rung together or one after the other for the same callers. */
 export interface Group extends Membership {
@@ -11,7 +16,9 @@ export interface Group extends Membership {
   readonly extension: string;
   /** A number that reaches the group without the attendant; empty for none. */
   readonly directNumber: E164 | '';
-  readonly order: RingingOrder;
+  readonly order: GroupOrder;
+  /** Who is on call when; null for none. Kept while members are rung in another order. */
+  readonly rota: Rota | null;
   /** How long members are rung in all, round and round, 5 to 600 s; null for once round. */
   readonly inAllSeconds: number | null;
   /** A code that colleagues dial to speak to all members' phones at once, one way; empty for none. */
@@ -29,6 +36,7 @@ export const groupDefaults = {
   extension: '',
   directNumber: '',
   order: 'allAtOnce',
+  rota: null,
   inAllSeconds: null,
   speakerCode: '',
 } as const satisfies Partial<Group>;

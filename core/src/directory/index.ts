@@ -12,8 +12,18 @@ export {
   type PersonId,
   type QueueId,
 } from './ids';
-export { codePattern, groupDefaults, groupLimits, mostSpokenTo, type Group } from './group';
 export {
+  codePattern,
+  groupDefaults,
+  groupLimits,
+  groupOrders,
+  mostSpokenTo,
+  type Group,
+  type GroupOrder,
+} from './group';
+export { peopleOfRota, rotaDefaults, rotaLimits, type Rota, type RotaSwap } from './rota';
+export {
+  closedReasons,
   memberPhone,
   membersAtWork,
   membershipDefaults,
@@ -21,6 +31,7 @@ export {
   memberTwice,
   ringingOrders,
   ringsOn,
+  type ClosedReason,
   type Member,
   type Membership,
   type RingingOrder,

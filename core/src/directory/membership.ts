@@ -33,7 +33,15 @@ export interface Membership {
   readonly workingOnly: boolean;
   /** When it can be reached; null for whenever a path leads to it. */
   readonly hoursId: Id<'hours'> | null;
+  /** Said to callers who come outside these hours, before their path; 0 to 3,000 characters. */
+  readonly closedWords: string;
+  /** Said instead on special dates of these hours whose own words are not meant for it; empty for the same. */
+  readonly specialWords: string;
 }
+
+/** Why a group or queue takes no callers at all: it is outside its hours, by the week or for a special date. */
+export const closedReasons = ['closed', 'special'] as const;
+export type ClosedReason = (typeof closedReasons)[number];
 
 export const membershipLimits = {
   members: 64,
@@ -49,6 +57,8 @@ export const membershipDefaults = {
   ringsOn: 'desk',
   workingOnly: true,
   hoursId: null,
+  closedWords: '',
+  specialWords: '',
 } as const satisfies Membership;
 
 /** The first member who is there twice. */

@@ -43,6 +43,8 @@ export interface Person {
   readonly inDirectory: boolean;
   /** When they work; null when they are rung whenever a path leads to them. */
   readonly hoursId: Id<'hours'> | null;
+  /** Whether they may set these hours themselves, from the desk phone's page. */
+  readonly setsOwnHours: boolean;
 }
 
 export const longestName = 80;
@@ -60,6 +62,7 @@ export const personDefaults = {
   mobile: '',
   inDirectory: true,
   hoursId: null,
+  setsOwnHours: false,
 } as const satisfies Partial<Person>;
 
 /** Says of hours whether they run at the moment that is meant. */

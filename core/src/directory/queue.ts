@@ -1,6 +1,6 @@
 import type { Id } from '../id';
 import type { QueueId } from './ids';
-import { membershipDefaults, type Membership, type RingingOrder } from './membership';
+import { closedReasons, membershipDefaults, type Membership, type RingingOrder } from './membership';
 
 /** One stretch of what waiting callers hear, over and over. */
 export type WaitingPart =
@@ -46,7 +46,7 @@ export const exitKeys = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', '*', 
 export type ExitKey = (typeof exitKeys)[number];
 
 /** Why a queue lets a caller go without having connected them. */
-export const queueReasons = ['full', 'tooLong', 'nobodyWorking', 'exitKey'] as const;
+export const queueReasons = ['full', 'tooLong', 'nobodyWorking', ...closedReasons, 'exitKey'] as const;
 export type QueueReason = (typeof queueReasons)[number];
 
 export const queueLimits = {

@@ -163,6 +163,7 @@ class SecondTelling {
       case 'allAtOnce':
         return tried.length === 0 ? free : [];
       case 'inOrder':
+      case 'onCall':
         return free.slice(0, 1);
       case 'takingTurns': {
         const from = this.members.findIndex(({ id }) => id === startAfter) + 1;

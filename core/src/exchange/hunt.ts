@@ -1,12 +1,12 @@
 import type { NotAnswered, RingGroup } from '../call';
 import type { Group, PersonId } from '../directory';
-import { freeMembers, isWithin, longestFree, phoneOf, startingAfter, whyNobody } from './members';
+import { freeMembers, groupNow, isWithin, longestFree, phoneOf, startingAfter, whyNobody } from './members';
 import { newLeg, noteFor, setDoing, setFree, staffOf, startTimer, stopTimer, tell, type Run, noteRang } from './run';
 import type { CallId, Hunt } from './state';
 
 /** Begins to ring a group for a call. */
 export function beginHunt(run: Run, callId: CallId, { ringId, groupId, seconds }: RingGroup): void {
-  const group = run.ready.groups.get(groupId);
+  const group = groupNow(run, groupId);
   if (!group) return tell(run, callId, { type: 'groupUnanswered', atMs: run.atMs, ringId, why: 'deleted' });
   const inAll = seconds ?? group.inAllSeconds;
   const limit = inAll ?? (group.order === 'allAtOnce' ? group.memberSeconds : null);
@@ -24,14 +24,14 @@ export function beginHunt(run: Run, callId: CallId, { ringId, groupId, seconds }
     limitTimerId: limit === null ? null : startTimer(run, { type: 'limit', callId }, limit * 1000),
   });
   if (isWithin(run, group.hoursId)) ringNext(run, callId, group);
-  else giveUp(run, callId, 'notWorking');
+  else giveUp(run, callId, 'closed');
 }
 
 /** The time of whoever rings is over, or they declined: on to the next. */
 export function huntOn(run: Run, callId: CallId): void {
   noteAllRang(run, callId);
   const hunt = run.hunts.get(callId);
-  const group = hunt && run.ready.groups.get(hunt.groupId);
+  const group = hunt && groupNow(run, hunt.groupId);
   if (!hunt) return;
   stopTimer(run, hunt.memberTimerId);
   run.hunts.set(callId, { ...hunt, memberTimerId: null });
@@ -45,7 +45,7 @@ export function declineHunt(run: Run, callId: CallId, personId: PersonId): void 
   const hunt = run.hunts.get(callId);
   if (hunt) run.hunts.set(callId, { ...hunt, declined: [...hunt.declined, personId] });
   if (rungFor(run, callId).length > 0) return;
-  const group = hunt && run.ready.groups.get(hunt.groupId);
+  const group = hunt && groupNow(run, hunt.groupId);
   if (group?.order === 'allAtOnce') giveUp(run, callId, 'busy');
   else huntOn(run, callId);
 }
@@ -70,7 +70,7 @@ export function endHunt(run: Run, callId: CallId): void {
 /** Somebody has become free: a group that is rung all at once lets them ring along. */
 export function joinHunts(run: Run, personId: PersonId): void {
   for (const [callId, hunt] of run.hunts.now) {
-    const group = run.ready.groups.get(hunt.groupId);
+    const group = groupNow(run, hunt.groupId);
     if (group?.order !== 'allAtOnce' || hunt.tried.includes(personId)) continue;
     if (freeMembers(run, group).includes(personId)) ringMembers(run, callId, group, [personId]);
   }
@@ -95,6 +95,7 @@ function chosen(run: Run, { tried, declined, tier, startAfter }: Hunt, group: Gr
     case 'allAtOnce':
       return tried.length === 0 ? free : [];
     case 'inOrder':
+    case 'onCall':
       return free.slice(0, 1);
     case 'takingTurns': {
       const all = group.members.map(({ personId }) => personId);

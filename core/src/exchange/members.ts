@@ -2,12 +2,15 @@ import type { RungPhone } from '../call';
 import {
   memberPhone,
   membersAtWork,
+  type Group,
+  type GroupId,
   type Membership,
   type Person,
   type PersonId,
   type PersonPhone,
 } from '../directory';
 import { isWorkingAt } from '../hours';
+import { membersAt } from '../rota';
 import type { NotAnswered } from '../call';
 import { isOutside } from './legs';
 import { isLineFree, staffOf, type Run } from './run';
@@ -17,6 +20,13 @@ import type { Staff } from './state';
 export function isWithin(run: Run, hoursId: Membership['hoursId']): boolean {
   const hours = hoursId ? run.ready.hours.get(hoursId) : undefined;
   return !hours || isWorkingAt(hours, zoneOf(run), run.atMs);
+}
+
+/** A group with its members as they are rung now: whoever is on call first, where it has a rota. */
+export function groupNow(run: Run, groupId: GroupId): Group | undefined {
+  const group = run.ready.groups.get(groupId);
+  if (group?.order !== 'onCall') return group;
+  return { ...group, members: membersAt(group, zoneOf(run), run.atMs) };
 }
 
 function zoneOf({ world }: Run): string {

@@ -1,4 +1,4 @@
-import type { EnterQueue } from '../call';
+import type { CallEvent, EnterQueue } from '../call';
 import type { PersonId, Queue, QueueId } from '../directory';
 import { freeMembers, isWithin, longestFree, phoneOf, startingAfter, workingMembers } from './members';
 import { legOf } from './legs';
@@ -9,9 +9,10 @@ import type { CallId, QueueLine } from './state';
 export function enterLine(run: Run, callId: CallId, { waitId, queueId }: EnterQueue): void {
   const queue = run.ready.queues.get(queueId);
   const line = lineOfQueue(run, queueId);
-  const refuse = (why: 'full' | 'nobodyWorking'): void =>
+  const refuse = (why: Extract<CallEvent, { type: 'queueRefused' }>['why']): void =>
     tell(run, callId, { type: 'queueRefused', atMs: run.atMs, waitId, why });
-  if (!queue || queue.paused || !isServed(run, queue)) return refuse('nobodyWorking');
+  const why = queue && !queue.paused ? whyNotServed(run, queue) : 'nobodyWorking';
+  if (!queue || why) return refuse(why ?? 'nobodyWorking');
   if (line.waiting.length >= queue.mostCallers) return refuse('full');
   run.queues.set(queueId, { ...line, waiting: [...line.waiting, { callId, waitId, sinceMs: run.atMs }] });
   run.touched.add(queueId);
@@ -33,24 +34,27 @@ export function tellPlace(run: Run, callId: CallId, waitId: number): void {
     const index = line.waiting.findIndex((each) => each.callId === callId && each.waitId === waitId);
     const queue = run.ready.queues.get(queueId);
     if (index === -1 || !queue) continue;
-    if (isServed(run, queue)) {
-      const expectedWaitMs = expectedMs(run, queue, line, index + 1);
-      tell(run, callId, { type: 'placeIs', atMs: run.atMs, waitId, place: index + 1, expectedWaitMs });
-    } else tell(run, callId, { type: 'queueRefused', atMs: run.atMs, waitId, why: 'nobodyWorking' });
+    const why = whyNotServed(run, queue);
+    if (why) return tell(run, callId, { type: 'queueRefused', atMs: run.atMs, waitId, why });
+    const expectedWaitMs = expectedMs(run, queue, line, index + 1);
+    tell(run, callId, { type: 'placeIs', atMs: run.atMs, waitId, place: index + 1, expectedWaitMs });
   }
 }
 
 /** Callers of a queue whose members have all left are let go. */
 export function dismiss(run: Run, queueId: QueueId): void {
   const queue = run.ready.queues.get(queueId);
-  if (queue && isServed(run, queue)) return;
+  const why = queue ? whyNotServed(run, queue) : 'nobodyWorking';
+  if (!why) return;
   for (const { callId, waitId } of lineOfQueue(run, queueId).waiting) {
-    tell(run, callId, { type: 'queueRefused', atMs: run.atMs, waitId, why: 'nobodyWorking' });
+    tell(run, callId, { type: 'queueRefused', atMs: run.atMs, waitId, why });
   }
 }
 
-function isServed(run: Run, queue: Queue): boolean {
-  return isWithin(run, queue.hoursId) && workingMembers(run, queue).length > 0;
+/** Why a queue has nobody for its callers; undefined while it has. */
+function whyNotServed(run: Run, queue: Queue): 'closed' | 'nobodyWorking' | undefined {
+  if (!isWithin(run, queue.hoursId)) return 'closed';
+  return workingMembers(run, queue).length > 0 ? undefined : 'nobodyWorking';
 }
 
 /** As many calls before this one and this one as members can take at a time, each as long as calls have been. */

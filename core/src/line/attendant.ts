@@ -1,4 +1,4 @@
-import { queueReasons, type CallerListId, type GroupId, type QueueId, type QueueReason } from '../directory';
+import { closedReasons, queueReasons, type CallerListId, type ClosedReason, type GroupId, type QueueId, type QueueReason } from '../directory';
 import type { PeriodId, SpecialDateId } from '../hours';
 import type { NamedPathId, SheetId } from './ids';
 import type { Sheet } from './sheet';
@@ -47,6 +47,7 @@ export type Fallback =
   /** Nobody of the group answered, and no further step says what to do. */
   | { readonly type: 'group'; readonly groupId: GroupId; readonly path: Path }
   /** The queue let the caller go for this reason. */
+  | { readonly type: 'groupClosed'; readonly groupId: GroupId; readonly reason: ClosedReason; readonly path: Path }
   | { readonly type: 'queue'; readonly queueId: QueueId; readonly reason: QueueReason; readonly path: Path };
 
 export const schemaVersion = 6;
@@ -90,7 +91,7 @@ export function pathEnds(
       case 'followPath':
         return ends(findNamedPath(attendant, step.pathId)?.steps, step.pathId);
       case 'waitInQueue':
-        return queueReasons.every((reason) => ends(fallbackOf(attendant, step.queueId, reason), step.queueId));
+        return leavingReasons.every((reason) => ends(fallbackOf(attendant, step.queueId, reason), step.queueId));
       case 'ringGroup':
         return index === path.length - 1 && ends(fallbackOf(attendant, step.groupId), step.groupId);
       // Nothing has to follow: handing over is an end like another.
@@ -101,6 +102,9 @@ export function pathEnds(
     }
   });
 }
+
+/** Those whose path is the last for a caller: after the ones of closed times comes the one for nobody working. */
+const leavingReasons = queueReasons.filter((reason) => !closedReasons.some((each) => each === reason));
 
 /** Whether a step may follow at the end of a path: after a hand-over it is what comes when the call is not taken there. */
 export function canGoOn(attendant: Pick<Attendant, 'paths' | 'fallbacks'>, path: Path): boolean {
@@ -113,6 +117,6 @@ function fallbackOf(
   reason?: QueueReason,
 ): Path | undefined {
   return fallbacks.find((each) =>
-    each.type === 'group' ? each.groupId === id : each.queueId === id && each.reason === reason,
+    each.type === 'queue' ? each.queueId === id && each.reason === reason : each.type === 'group' && each.groupId === id,
   )?.path;
 }

@@ -9,6 +9,7 @@ import {
   nameParts,
   personId,
   queueId,
+  closedReasons,
   queueReasons,
   tellWays,
 } from '../directory';
@@ -131,6 +132,7 @@ const rule = z.discriminatedUnion('type', [
 
 const fallback = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('group'), groupId: id(groupId), path }),
+  z.strictObject({ type: z.literal('groupClosed'), groupId: id(groupId), reason: z.enum(closedReasons), path }),
   z.strictObject({ type: z.literal('queue'), queueId: id(queueId), reason: z.enum(queueReasons), path }),
 ]);
 

@@ -1,4 +1,4 @@
-import { queueReasons } from '../directory';
+import { closedReasons, queueReasons } from '../directory';
 import type { Attendant } from './attendant';
 import type { SheetId } from './ids';
 import type { Menu } from './sheet';
@@ -149,7 +149,10 @@ function slotsAfter(step: Step): readonly Slot[] {
     case 'followPath':
       return [{ type: 'named', pathId: step.pathId }];
     case 'ringGroup':
-      return [{ type: 'group', groupId: step.groupId }];
+      return [
+        { type: 'group', groupId: step.groupId },
+        ...closedReasons.map((reason): Slot => ({ type: 'groupClosed', groupId: step.groupId, reason })),
+      ];
     case 'waitInQueue':
       return queueReasons.map((reason) => ({ type: 'queue', queueId: step.queueId, reason }));
     default:

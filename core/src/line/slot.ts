@@ -1,4 +1,4 @@
-import type { CallerListId, GroupId, QueueId, QueueReason } from '../directory';
+import type { CallerListId, ClosedReason, GroupId, QueueId, QueueReason } from '../directory';
 import type { PeriodId, SpecialDateId } from '../hours';
 import { unreachable } from '../result';
 import { findNamedPath, findSheet, type AnsweringRule, type Attendant, type Fallback } from './attendant';
@@ -14,9 +14,13 @@ export type RuleSlot =
   /** Null for any special date. */
   | { readonly type: 'special'; readonly specialId: SpecialDateId | null };
 
-/** What follows where a group or a queue did not connect the caller. */
+/**
+ * What follows where a group or a queue did not connect the caller. Outside its hours that is the path for special dates,
+ * else the one for closed times, and then the one for nobody answering or working.
+ */
 export type FallbackSlot =
   | { readonly type: 'group'; readonly groupId: GroupId }
+  | { readonly type: 'groupClosed'; readonly groupId: GroupId; readonly reason: ClosedReason }
   | { readonly type: 'queue'; readonly queueId: QueueId; readonly reason: QueueReason };
 
 /** A place in the attendant that holds a path. */
@@ -44,13 +48,18 @@ export function slotsOf(attendant: Attendant): readonly Slot[] {
 }
 
 export function slotOfFallback(fallback: Fallback): FallbackSlot {
-  if (fallback.type === 'group') return { type: 'group', groupId: fallback.groupId };
-  return { type: 'queue', queueId: fallback.queueId, reason: fallback.reason };
+  switch (fallback.type) {
+    case 'group':
+      return { type: 'group', groupId: fallback.groupId };
+    case 'groupClosed':
+      return { type: 'groupClosed', groupId: fallback.groupId, reason: fallback.reason };
+    case 'queue':
+      return { type: 'queue', queueId: fallback.queueId, reason: fallback.reason };
+  }
 }
 
 export function isFallbackAt(fallback: Fallback, slot: FallbackSlot): boolean {
-  if (fallback.type === 'group') return slot.type === 'group' && fallback.groupId === slot.groupId;
-  return slot.type === 'queue' && fallback.queueId === slot.queueId && fallback.reason === slot.reason;
+  return slotKey(slotOfFallback(fallback)) === slotKey(slot);
 }
 
 export function slotOfRule(rule: AnsweringRule): RuleSlot {
@@ -97,6 +106,7 @@ export function pathAt(attendant: Attendant, slot: Slot): Path | undefined {
     case 'named':
       return findNamedPath(attendant, slot.pathId)?.steps;
     case 'group':
+    case 'groupClosed':
     case 'queue':
       return attendant.fallbacks.find((fallback) => isFallbackAt(fallback, slot))?.path ?? noSteps;
     default:

@@ -1,5 +1,6 @@
 import { membersAtWork, phonesRung, works, type Group, type PersonPhone, type Queue } from '../directory';
 import { isWorkingAt, type Hours, type HoursId } from '../hours';
+import { membersAt } from '../rota';
 import { slotKey, type Slot, type Step } from '../line';
 import { callsOf, choicesIn, type Calls } from './calls';
 import type { AnsweringAt } from './moments';
@@ -107,6 +108,7 @@ function rungAt(subject: Staff, step: ReachedRing['step'], atMs: number): readon
   const id = step.type === 'ringGroup' ? step.groupId : step.type === 'waitInQueue' ? step.queueId : line.operatorId;
   const group = all.find((each) => each.id === id);
   if (!group || group.members.length === 0) return undefined;
-  const atWork = membersAtWork(group, (personId) => people.get(personId), keeps);
+  const rung = 'rota' in group ? { ...group, members: membersAt(group, zoneOf(line), atMs) } : group;
+  const atWork = membersAtWork(rung, (personId) => people.get(personId), keeps);
   return atWork.map(({ person, phone }) => ({ phones: [phone], hoursId: group.workingOnly ? person.hoursId : null }));
 }

@@ -1,4 +1,4 @@
-import type { BoxId, QueueId } from '../directory';
+import type { BoxId, GroupId, QueueId } from '../directory';
 import {
   languageOf,
   readPieces,
@@ -20,6 +20,7 @@ export type Source =
   | { readonly type: 'option'; readonly sheetId: SheetId; readonly key: Key }
   | { readonly type: 'step'; readonly slot: Slot; readonly stepIndex: number }
   | { readonly type: 'box'; readonly boxId: BoxId }
+  | { readonly type: 'group'; readonly groupId: GroupId }
   | { readonly type: 'queue'; readonly queueId: QueueId }
   /** Said by the line itself, such as the thanks after a message. */
   | { readonly type: 'line' };

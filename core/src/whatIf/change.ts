@@ -133,7 +133,9 @@ export function queueInPlaceOf(groupId: GroupId): QueueId {
 function withQueueFor(script: CallScript, groupId: GroupId | null): CallScript {
   const group = script.groups.find(({ id }) => id === groupId);
   if (!group || groupId === null) return script;
-  const { members, memberSeconds, restSeconds, ringsOn, workingOnly, hoursId, order, name } = group;
+  const { members, memberSeconds, restSeconds, ringsOn, workingOnly, hoursId, name } = group;
+  // A queue offers nobody calls by a rota.
+  const order = group.order === 'onCall' ? 'inOrder' : group.order;
   const queue: Queue = {
     ...queueDefaults,
     ...{ id: queueInPlaceOf(groupId), name, members, memberSeconds, restSeconds, ringsOn, workingOnly, hoursId, order },

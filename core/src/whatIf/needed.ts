@@ -1,6 +1,7 @@
 import { readyOf, type CallScript } from '../call';
 import { membersAtWork, type GroupId, type QueueId } from '../directory';
 import { isWorkingAt, wallInstant, weekdayOf, weekdays, type DayNumber, type Weekday } from '../hours';
+import { membersAt } from '../rota';
 import { linesFor, loadOf, meanPatience, membersFor, type Demand, type SeenWait, type Target } from '../traffic';
 import type { LoggedCaller } from './loggedCaller';
 
@@ -50,7 +51,8 @@ export function membersNeeded(
       const hours = ready.hours.get(hoursId);
       return !hours || isWorkingAt(hours, zone, atMs);
     };
-    return membersAtWork(membership, (id) => ready.people.get(id), keeps).length;
+    const rung = 'rota' in membership ? { ...membership, members: membersAt(membership, zone, atMs) } : membership;
+    return membersAtWork(rung, (id) => ready.people.get(id), keeps).length;
   };
   return weekdays.flatMap((weekday) => {
     const ofWeekday = days.filter((day) => weekdayOf(day) === weekday);

@@ -1,4 +1,4 @@
-import type { E164, Group, GroupId, RingingOrder } from '@locutor/core/directory';
+import type { E164, Group, GroupId, GroupOrder, Rota } from '@locutor/core/directory';
 import { Column, Entity } from 'typeorm';
 import { MembershipRow } from './membership.entity';
 
@@ -8,7 +8,10 @@ export class GroupEntity extends MembershipRow<GroupId> implements Group {
   directNumber: E164 | '';
 
   @Column('text')
-  order: RingingOrder;
+  order: GroupOrder;
+
+  @Column('simple-json', { nullable: true })
+  rota: Rota | null;
 
   @Column('integer', { nullable: true })
   inAllSeconds: number | null;

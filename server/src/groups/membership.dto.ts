@@ -7,8 +7,9 @@ import {
   type RingsOn,
 } from '@locutor/core/directory';
 import { hoursId, type HoursId } from '@locutor/core/hours';
+import { longestWords } from '@locutor/core/line';
 
-import { ChoiceField, OrEmpty, OrNull, PartsField, PatternField, WholeField, YesNoField } from '../problems/fields';
+import { ChoiceField, OrEmpty, OrNull, PartsField, PatternField, TextField, WholeField, YesNoField } from '../problems/fields';
 
 export class MemberDto {
   @PatternField({ pattern: personId.pattern, says: 'That is not the id of a person.' })
@@ -48,4 +49,10 @@ export class MembershipDto {
   @OrNull()
   @PatternField({ pattern: hoursId.pattern, says: 'That is not the id of hours.', optional: true })
   hoursId?: HoursId | null;
+
+  @TextField({ name: 'The words while it is closed', lines: true, least: 0, most: longestWords, optional: true })
+  closedWords?: string;
+
+  @TextField({ name: 'The words on special dates', lines: true, least: 0, most: longestWords, optional: true })
+  specialWords?: string;
 }

@@ -27,6 +27,12 @@ export abstract class MembershipRow<RowId extends string> extends Row<RowId> imp
   @Column('boolean')
   workingOnly: boolean;
 
+  @Column('text')
+  closedWords: string;
+
+  @Column('text')
+  specialWords: string;
+
   @Column('text', { nullable: true })
   hoursId: HoursId | null;
 

@@ -18,7 +18,7 @@ export abstract class MembershipService<
     rows: Repository<Entity>,
     uses: UsesService,
     protected readonly extensions: ExtensionsService,
-    private readonly people: PeopleService,
+    protected readonly people: PeopleService,
     private readonly hours: HoursService,
   ) {
     super(rows, uses);

@@ -79,6 +79,9 @@ class PersonDetailsDto {
   @OrNull()
   @PatternField({ pattern: hoursId.pattern, says: 'That is not the id of hours.', optional: true })
   hoursId?: HoursId | null;
+
+  @YesNoField({ name: 'Whether they set their own hours', optional: true })
+  setsOwnHours?: boolean;
 }
 
 export class AddPersonDto extends PersonDetailsDto {

@@ -30,6 +30,9 @@ export class PersonEntity extends Row<PersonId> implements Person {
   @Column('text', { nullable: true })
   hoursId: HoursId | null;
 
+  @Column('boolean')
+  setsOwnHours: boolean;
+
   @ManyToOne(() => HoursEntity, { onDelete: 'RESTRICT' })
   @JoinColumn({ name: 'hoursId' })
   hours?: HoursEntity;

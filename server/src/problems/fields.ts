@@ -22,6 +22,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { exampleNumber, readPhoneNumber, type E164, type Country } from '@locutor/core/directory';
+import { weekdays } from '@locutor/core/hours';
 import { plainName, plainText } from '@locutor/core/text';
 import { invalid } from './problem';
 
@@ -84,13 +85,15 @@ export function ChoicesField(options: Optional & { of: readonly string[]; says: 
   );
 }
 
-/** A list of texts of a certain form, each once. */
-export function PatternsField(options: Optional & { pattern: RegExp; says: string; most: number }): PropertyDecorator {
-  const { pattern, says, most } = options;
+/** A list of texts of a certain form, each once unless some may be there again. */
+export function PatternsField(
+  options: Optional & { pattern: RegExp; says: string; most: number; mayRepeat?: boolean },
+): PropertyDecorator {
+  const { pattern, says, most, mayRepeat = false } = options;
   return applyDecorators(
     IsArray({ message: says }),
     ArrayMaxSize(most, { message: says }),
-    ArrayUnique({ message: says }),
+    ...(mayRepeat ? [] : [ArrayUnique({ message: says })]),
     MaxLength(200, { each: true, message: says }),
     Matches(pattern, { each: true, message: says }),
     ...described(options, { type: 'array', items: { type: 'string', pattern: pattern.source }, description: says }),
@@ -116,6 +119,17 @@ export function WholeField(options: Optional & { name: string; least: number; mo
     Min(least, { message }),
     Max(most, { message }),
     ...described(options, { type: 'integer', minimum: least, maximum: most, description: name }),
+  );
+}
+
+/** Some weekdays, 1 for Monday to 7 for Sunday: at least one, and none twice. */
+export function WeekdaysField({ name }: { name: string }): PropertyDecorator {
+  return applyDecorators(
+    IsArray({ message: `${name} are missing.` }),
+    ArrayMinSize(1, { message: `${name}: choose at least one day.` }),
+    ArrayUnique({ message: `${name}: a day is named twice.` }),
+    IsIn([...weekdays], { each: true, message: `${name} are 1 for Monday to 7 for Sunday.` }),
+    ApiProperty({ type: [Number], description: `${name}: 1 is Monday, 7 is Sunday` }),
   );
 }
 

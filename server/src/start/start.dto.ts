@@ -1,12 +1,10 @@
 import { longestName } from '@locutor/core/directory';
 import type { Weekday } from '@locutor/core/hours';
 import { longestAddress, starterIds, type StarterId } from '@locutor/core/line';
-import { ApiProperty } from '@nestjs/swagger';
-
-import { ArrayMinSize, ArrayUnique, IsArray, IsIn } from 'class-validator';
+import { ArrayUnique } from 'class-validator';
 import { TimeZoneField } from '../lines/line.dto';
 import { extensionRule } from '../people/person.dto';
-import { ChoiceField, PartsField, PatternField, PhoneNumberField, TextField, WholeField } from '../problems/fields';
+import { ChoiceField, PartsField, PatternField, PhoneNumberField, TextField, WeekdaysField, WholeField } from '../problems/fields';
 
 export class StartPersonDto {
   @TextField({ name: 'The name', most: longestName })
@@ -26,11 +24,7 @@ export class StartDto {
   @TimeZoneField()
   timeZone: string;
 
-  @IsArray({ message: 'The open days are missing.' })
-  @ArrayMinSize(1, { message: 'Choose at least one day.' })
-  @ArrayUnique({ message: 'A day is named twice.' })
-  @IsIn([1, 2, 3, 4, 5, 6, 7], { each: true, message: 'Days are 1 for Monday to 7 for Sunday.' })
-  @ApiProperty({ type: [Number], description: 'Open days: 1 is Monday, 7 is Sunday' })
+  @WeekdaysField({ name: 'The open days' })
   openDays: Weekday[];
 
   @WholeField({ name: 'The opening time, in minutes after midnight,', least: 0, most: 1439 })

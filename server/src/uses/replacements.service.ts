@@ -1,8 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import { boxId, personId, type Member, type PersonId, type Tell } from '@locutor/core/directory';
+import { boxId, peopleOfRota, personId, type Member, type PersonId, type Rota, type Tell } from '@locutor/core/directory';
 import { applyEdit, isOperatorId, replacedInWords, type GreetingId, type ReferredId } from '@locutor/core/line';
+import { dutyDay, replacePerson } from '@locutor/core/rota';
 import { DataSource, IsNull, type EntityManager } from 'typeorm';
 import { BoxEntity } from '../boxes/box.entity';
+import { Clock } from '../clock/clock';
 import { DraftEntity } from '../drafts/draft.entity';
 import { storedAttendant } from '../drafts/storedAttendant';
 import { GreetingEntity } from '../greetings/greeting.entity';
@@ -56,6 +58,7 @@ export class ReplacementsService {
     private readonly database: DataSource,
     private readonly uses: UsesService,
     private readonly foresight: Foresight,
+    private readonly clock: Clock,
   ) {}
 
   /** What it would do, with nothing done yet. */
@@ -76,7 +79,7 @@ export class ReplacementsService {
         await replaceInDrafts(writer, rows, from, to);
         await replaceInGreetings(writer, rows, from, to);
       }
-      await replaceInDirectory(writer, rows, from, to);
+      await replaceInDirectory(writer, rows, from, to, this.clock.now());
       if (boxId.is(from) && boxId.is(to)) messages.push(...(await moveMessages(rows, from, to)));
     });
     const left = await this.uses.of(from);
@@ -106,7 +109,7 @@ export class ReplacementsService {
     try {
       await runner.startTransaction();
       const rows = runner.manager;
-      await replaceInDirectory(new Writer(), rows, from, to);
+      await replaceInDirectory(new Writer(), rows, from, to, this.clock.now());
       const there = { deletedAt: IsNull() };
       return {
         groups: await rows.findBy(GroupEntity, there),
@@ -152,14 +155,22 @@ async function moveMessages(rows: EntityManager, from: ReferredId, to: ReferredI
   return moved.map(({ id }) => id);
 }
 
+/** The moment, by the clock of the business. */
+interface When {
+  readonly zone: string;
+  readonly atMs: number;
+}
+
 async function replaceInDirectory(
   writer: Writer,
   rows: EntityManager,
   from: ReferredId,
   to: ReferredId | null,
+  atMs: number,
 ): Promise<void> {
+  const [line] = await rows.find(LineEntity, { order: { name: 'ASC' }, take: 1 });
   await replaceInBoxes(writer, rows, from, to);
-  await replaceInGroups(writer, rows, from, to);
+  await replaceInGroups(writer, rows, from, to, { zone: line?.timeZone ?? 'UTC', atMs });
   await replaceInQueues(writer, rows, from, to);
   await replaceOperators(writer, rows, from, to);
 }
@@ -232,11 +243,20 @@ async function replaceInGroups(
   rows: EntityManager,
   from: ReferredId,
   to: ReferredId | null,
+  when: When,
 ): Promise<void> {
   for (const group of await rows.findBy(GroupEntity, { deletedAt: IsNull() })) {
     const members = replacedMembers(group.members, from, to);
-    if (members !== group.members) await writer.write(rows, GroupEntity, group, { members });
+    const rota = group.rota && replacedInRota(group.rota, from, to, when);
+    if (members === group.members && rota === group.rota) continue;
+    await writer.write(rows, GroupEntity, group, { members, rota });
   }
+}
+
+/** The turns go on from whoever is on call. */
+function replacedInRota(rota: Rota, from: ReferredId, to: ReferredId | null, { zone, atMs }: When): Rota {
+  if (!personId.is(from) || !peopleOfRota(rota).includes(from)) return rota;
+  return replacePerson(rota, from, personId.is(to) ? to : null, dutyDay(rota, zone, atMs));
 }
 
 async function replaceInQueues(

@@ -105,6 +105,8 @@ const leftQueueWords: Readonly<
   full: (queue) => `${queue} is full`,
   tooLong: (_, waited) => `Waited ${waited}, as long as it may be`,
   nobodyWorking: (queue) => `Nobody is working in ${queue}`,
+  closed: (queue) => `${queue} is closed now`,
+  special: (queue) => `${queue} is closed for a special date`,
   exitKey: (queue) => `Left ${queue}`,
   answered: (_, waited) => `Waited ${waited}`,
   hungUp: (_, waited) => `Hung up after waiting ${waited}`,
@@ -117,6 +119,7 @@ const notAnsweredWords: Readonly<Record<NotAnswered, (name: string) => string>> 
   nobody: (name) => `${name} has no members`,
   deleted: (name) => `${name} cannot be rung`,
   notWorking: (name) => `${name} is not working now`,
+  closed: (name) => `${name} is closed now`,
   onCallOnly: (name) => `${name} has only phones for when they are on call`,
   notAccepted: (name) => `${name} did not press 1`,
   notANumber: () => 'That is no telephone number; it is passed over',
@@ -183,6 +186,8 @@ export function linkOf(source: Source): string {
       return `/script/${source.sheetId}?key=${encodeURIComponent(source.key)}`;
     case 'step':
       return slotLink(source.slot);
+    case 'group':
+      return `/directory/groups/${source.groupId}`;
     case 'queue':
       return '/directory/queues';
     case 'box':

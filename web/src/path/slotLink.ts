@@ -8,6 +8,7 @@ export function slotLink(slot: Slot): string {
     case 'key':
       return `/script/${slot.sheetId}?key=${encodeURIComponent(slot.key)}`;
     case 'group':
+    case 'groupClosed':
       return `/directory/groups/${slot.groupId}`;
     case 'queue':
       return `/directory/queues/${slot.queueId}`;

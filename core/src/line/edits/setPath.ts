@@ -34,6 +34,7 @@ export function setPath(attendant: Attendant, { slot, path }: SetPath): Attendan
     case 'after':
       return changeAnnouncement(attendant, slot.sheetId, (sheet) => ({ ...sheet, afterPath: path }));
     case 'group':
+    case 'groupClosed':
     case 'queue':
       return setFallback(attendant, slot, path);
     case 'switch':

@@ -1,4 +1,4 @@
-import { showPhoneNumber, type QueueReason } from '../../directory';
+import { showPhoneNumber, type ClosedReason, type QueueReason } from '../../directory';
 import { unreachable } from '../../result';
 import { findNamedPath, findSheet, type Attendant } from '../attendant';
 import { isSame } from '../../merging';
@@ -101,6 +101,8 @@ export function describeSlot(slot: Slot, attendant: Attendant, names: Names): st
       return `what follows ${sheet}`;
     case 'group':
       return `what follows if nobody in ${names[slot.groupId] ?? deleted} answers`;
+    case 'groupClosed':
+      return `what follows if ${closedReasonWords[slot.reason](names[slot.groupId] ?? deleted)}`;
     case 'queue':
       return `what follows if ${queueReasonWords[slot.reason](names[slot.queueId] ?? deleted)}`;
     default:
@@ -113,11 +115,18 @@ export function describeUse(use: Use, attendant: Attendant, names: Names): strin
   return 'slot' in use ? describeSlot(use.slot, attendant, names) : `the words of ${nameOf(attendant, use.sheetId)}`;
 }
 
+/** Why a group or queue takes no callers, after "if". */
+const closedReasonWords: Readonly<Record<ClosedReason, (name: string) => string>> = {
+  closed: (name) => `${name} is closed`,
+  special: (name) => `${name} is closed for a special date`,
+};
+
 /** Why a queue let a caller go, after "if". */
 export const queueReasonWords: Readonly<Record<QueueReason, (queue: string) => string>> = {
   full: (queue) => `${queue} is full`,
   tooLong: (queue) => `the wait in ${queue} is too long`,
   nobodyWorking: (queue) => `nobody in ${queue} is working`,
+  ...closedReasonWords,
   exitKey: (queue) => `the caller leaves ${queue}`,
 };
 

@@ -20,7 +20,8 @@ const away = rememberBy((calls: Calls, today: number): readonly Found[] => {
   const { parts } = calls;
   const rung = new Set(ringsReached(calls).flatMap(({ step }) => idOf(step, parts) ?? []));
   return [...parts.groups, ...parts.queues]
-    .filter(({ id, members, workingOnly }) => rung.has(id) && members.length > 1 && workingOnly)
+    // Of those on call most are away by intent.
+    .filter(({ id, members, workingOnly, order }) => rung.has(id) && members.length > 1 && workingOnly && order !== 'onCall')
     .flatMap((each): Found[] => {
       const { inAll, mostly, nobody } = stepsAway(each, parts, today);
       // That nobody ever works is told where they are rung.

@@ -1,18 +1,23 @@
 import { Box, Text } from '@chakra-ui/react';
-import { groupLimits, longestName, ringingOrders, type E164 } from '@locutor/core/directory';
+import { groupLimits, groupOrders, longestName, type E164, type Group } from '@locutor/core/directory';
+import { dutyDay, keepToMembers, newRota } from '@locutor/core/rota';
+import { wallTime } from '@locutor/core/hours';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useGroups, type KeptGroup } from '../../api/resources';
+import { useDraftTools } from '../../draft/DraftProvider';
 import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { InlineWords } from '../../parts/InlineWords';
 import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
+import { ClosedLines } from './ClosedLines';
 import { Fallback } from './Fallback';
 import { MembershipHead } from './MembershipHead';
 import { MembershipLines, orderWords, WorkingLines } from './MembershipLines';
 import { NewField } from './NewField';
 import { NumberField } from './NumberField';
+import { RotaLines } from './RotaLines';
 import { RowChoice } from './RowChoice';
 
 const list = '/api/groups';
@@ -44,11 +49,13 @@ export function Groups() {
 
 function GroupEditor({ group }: { readonly group: KeptGroup }) {
   const taken = useGroups().flatMap(({ id, name }) => (id === group.id ? [] : [name]));
-  const { row, change, ...saving } = useRowDraft(list, group);
+  const { row, change: changeRow, ...saving } = useRowDraft(list, group);
+  const { line } = useDraftTools();
+  const change = (changes: Partial<Group>): void => changeRow(withRota(row, changes, line.timeZone));
   return (
     <Box role="region" aria-label={`Group ${group.name}`}>
       <MembershipHead list={list} taken={taken} kind="group" row={row} saving={saving} onChange={change} />
-      <MembershipLines row={row} orders={ringingOrders} onChange={change}>
+      <MembershipLines row={row} orders={groupOrders} onChange={change}>
         ,{' '}
         <InlineSelect
           label={`Whether ${row.name} rings on`}
@@ -74,7 +81,15 @@ function GroupEditor({ group }: { readonly group: KeptGroup }) {
           </>
         )}
       </MembershipLines>
+      {row.order === 'onCall' && row.rota && (
+        <RotaLines of={row.name} rowId={row.id} rota={row.rota} members={row.members} onChange={(rota) => change({ rota })} />
+      )}
       <WorkingLines row={row} onChange={change} />
+      <ClosedLines
+        row={row}
+        slotFor={(reason) => ({ type: 'groupClosed', groupId: row.id, reason })}
+        onChange={change}
+      />
       <Box lineHeight="1.9">
         Its direct number is{' '}
         <NumberField
@@ -105,6 +120,14 @@ function GroupEditor({ group }: { readonly group: KeptGroup }) {
       </Box>
     </Box>
   );
+}
+
+/** A group that is rung by a rota has one, of its members only. */
+function withRota(row: Group, changes: Partial<Group>, zone: string): Partial<Group> {
+  const { members, order, rota } = { ...row, ...changes };
+  if (order === 'onCall' && !rota) return { ...changes, rota: newRota(members, wallTime(zone, Date.now()).day) };
+  if (!changes.members || !rota) return changes;
+  return { ...changes, rota: keepToMembers(rota, members, dutyDay(rota, zone, Date.now())) };
 }
 
 function AddGroup() {

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { membershipLimits, type Membership, type OfferOrder, type RingingOrder } from '@locutor/core/directory';
+import { membershipLimits, type GroupOrder, type Membership, type OfferOrder } from '@locutor/core/directory';
 import type { HoursId } from '@locutor/core/hours';
 import type { ReactNode } from 'react';
 import { useAllHours, usePeople } from '../../api/resources';
@@ -7,26 +7,31 @@ import { InlineNumber } from '../../parts/InlineNumber';
 import { InlineSelect } from '../../parts/InlineSelect';
 import { Members } from './Members';
 
+/** How a group or a queue rings its members. */
+type AnyOrder = GroupOrder | OfferOrder;
+
 /** How members are rung, as it is said everywhere. */
-export const orderWords: Readonly<Record<OfferOrder, string>> = {
+export const orderWords: Readonly<Record<AnyOrder, string>> = {
   allAtOnce: 'all at once',
   inOrder: 'in order',
   takingTurns: 'taking turns',
   longestFree: 'longest free first',
   tierByTier: 'tier by tier',
+  onCall: 'whoever is on call',
   pick: 'nobody: they pick a call themselves',
 };
 
-const orderNotes: Readonly<Record<OfferOrder, string>> = {
+const orderNotes: Readonly<Record<AnyOrder, string>> = {
   allAtOnce: 'Everybody’s phone rings; whoever answers first has the call.',
   inOrder: 'From the top, each after the one before did not answer.',
   takingTurns: 'Each call starts after the member with whom the last one began.',
   longestFree: 'Who has been longest without a call is rung first.',
   tierByTier: 'Tier 1 together, then tier 2, and so on.',
+  onCall: 'The rota below says who is rung first.',
   pick: 'Members see who waits on their desk phones and take a call when they can.',
 };
 
-interface Props<Row extends Membership & { name: string; order: OfferOrder }> {
+interface Props<Row extends Membership & { name: string; order: AnyOrder }> {
   readonly row: Row;
   readonly orders: readonly Row['order'][];
   readonly onChange: (changes: Partial<Membership & { order: Row['order'] }>) => void;
@@ -35,7 +40,7 @@ interface Props<Row extends Membership & { name: string; order: OfferOrder }> {
 }
 
 /** Who answers and how they are rung: the same for groups and queues. */
-export function MembershipLines<Row extends Membership & { name: string; order: OfferOrder }>(props: Props<Row>) {
+export function MembershipLines<Row extends Membership & { name: string; order: AnyOrder }>(props: Props<Row>) {
   const { row, orders, onChange, children } = props;
   const people = usePeople();
   const { name, order, memberSeconds, ringsOn } = row;
@@ -48,7 +53,10 @@ export function MembershipLines<Row extends Membership & { name: string; order: 
           label={`How ${name} rings its members`}
           value={order}
           choices={orders.map((value) => ({ value, label: orderWords[value] }))}
-          onChange={(value) => onChange({ order: value as RingingOrder })}
+          onChange={(value) => {
+            const chosen = orders.find((each) => each === value);
+            if (chosen) onChange({ order: chosen });
+          }}
         />{' '}
         {order !== 'pick' && (
           <>

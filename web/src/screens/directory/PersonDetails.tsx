@@ -19,7 +19,7 @@ interface Props {
 /** What a row of the table has no room for, as sentences. */
 export function PersonDetails({ person, onChange }: Props) {
   const { data: hours = [] } = useAllHours();
-  const { name, saidAs, mobile, inDirectory, hoursId } = person;
+  const { name, saidAs, mobile, inDirectory, hoursId, setsOwnHours } = person;
   return (
     <Box lineHeight="1.9">
       <Phones person={person} onChange={onChange} />
@@ -68,6 +68,21 @@ export function PersonDetails({ person, onChange }: Props) {
           onChange={(value) => onChange({ hoursId: value === 'always' ? null : (value as HoursId) })}
         />
         .{' '}
+        {hoursId && (
+          <>
+            They{' '}
+            <InlineSelect
+              label={`Whether ${name} sets these hours`}
+              value={setsOwnHours ? 'yes' : 'no'}
+              choices={[
+                { value: 'no', label: 'do not set them themselves' },
+                { value: 'yes', label: 'may set them themselves' },
+              ]}
+              onChange={(value) => onChange({ setsOwnHours: value === 'yes' })}
+            />
+            .{' '}
+          </>
+        )}
         <Text asChild color="quiet" fontSize="13px" textDecoration="underline">
           <Link to="/hours">Other hours are made on Hours</Link>
         </Text>

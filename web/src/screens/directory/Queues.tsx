@@ -7,7 +7,6 @@ import {
   ringingOrders,
   type ExitKey,
   type Queue,
-  type QueueReason,
 } from '@locutor/core/directory';
 import type { GreetingId } from '@locutor/core/line';
 import { Pause, Play } from 'lucide-react';
@@ -21,6 +20,7 @@ import { useRowDraft } from '../../saving/useRowDraft';
 import { AddRow } from './AddRow';
 import { Fallback } from './Fallback';
 import { MembershipHead } from './MembershipHead';
+import { ClosedLines } from './ClosedLines';
 import { MembershipLines, orderWords, WorkingLines } from './MembershipLines';
 import { NewField } from './NewField';
 import { RowChoice } from './RowChoice';
@@ -89,9 +89,14 @@ function QueueEditor({ queue }: { readonly queue: KeptQueue }) {
         </MembershipLines>
       </Box>
       <WorkingLines row={row} onChange={change} />
+      <ClosedLines
+        row={row}
+        slotFor={(reason) => ({ type: 'queue', queueId: row.id, reason })}
+        onChange={change}
+      />
       <HoldLine row={row} onChange={change} />
       <Box mt="4">
-        {queueReasons.map((reason) => (
+        {leavingReasons.map((reason) => (
           <Fallback
             key={reason}
             slot={{ type: 'queue', queueId: row.id, reason }}
@@ -108,7 +113,11 @@ function QueueEditor({ queue }: { readonly queue: KeptQueue }) {
   );
 }
 
-const reasonWords: Readonly<Record<QueueReason, (queue: Queue) => string>> = {
+/** Those of closed times stand with the hours. */
+const leavingReasons = queueReasons.filter((reason) => reason !== 'closed' && reason !== 'special');
+type LeavingReason = (typeof leavingReasons)[number];
+
+const reasonWords: Readonly<Record<LeavingReason, (queue: Queue) => string>> = {
   full: ({ mostCallers }) => `If ${mostCallers} wait already`,
   tooLong: ({ longestWaitSeconds }) => `After ${longestWaitSeconds} s of waiting`,
   nobodyWorking: () => 'If nobody is working',

@@ -30,6 +30,7 @@ function placeName(slot: Slot, attendant: Attendant, names: Names): string {
     case 'named':
       return `The path ${findNamedPath(attendant, slot.pathId)?.name ?? ''}`;
     case 'group':
+    case 'groupClosed':
       return names[slot.groupId] ?? 'a deleted group';
     case 'queue':
       return names[slot.queueId] ?? 'a deleted queue';
@@ -58,6 +59,7 @@ function placeInSheet(slot: Slot, names: Names): string {
       return 'at all other times';
     case 'group':
       return 'when nobody answers';
+    case 'groupClosed':
     case 'queue':
       return reasonWords[slot.reason];
     case 'switch':
@@ -72,5 +74,7 @@ const reasonWords: Readonly<Record<QueueReason, string>> = {
   full: 'when it is full',
   tooLong: 'when the wait is too long',
   nobodyWorking: 'when nobody is working',
+  closed: 'outside its hours',
+  special: 'on special dates',
   exitKey: 'when they press the key that leaves it',
 };

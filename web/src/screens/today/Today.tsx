@@ -10,6 +10,7 @@ import { useNow } from '../../parts/useNow';
 import { AheadToday } from './AheadToday';
 import { AmissOnAir } from './AmissOnAir';
 import { NeedsYou } from './NeedsYou';
+import { OnCallToday, useOnCallGroups } from './OnCallToday';
 import { TrafficToday } from './TrafficToday';
 import { WeekStrip } from './WeekStrip';
 import { whyWords } from './whyWords';
@@ -18,6 +19,7 @@ import { whyWords } from './whyWords';
 export default function Today() {
   const { line, attendant, hours, names, switched } = useDraft();
   const onAir = useOnAir(line);
+  const onCall = useOnCallGroups();
   const now = useNow(15_000, switched?.fromMs);
   const shown = onAir?.attendant ?? attendant;
   const answering = answeringNow(shown, hours, line.timeZone, names, now, switched);
@@ -54,6 +56,12 @@ export default function Today() {
         <SwitchPanel attendant={shown} now={now} />
         <SectionTitle>On the line now</SectionTitle>
         <Switchboard names={names} timeZone={line.timeZone} />
+        {onCall.length > 0 && (
+          <>
+            <SectionTitle>On call</SectionTitle>
+            <OnCallToday groups={onCall} />
+          </>
+        )}
         <SectionTitle>Calls so far, and what is worth knowing</SectionTitle>
         <TrafficToday />
         <SectionTitle>The next seven days</SectionTitle>

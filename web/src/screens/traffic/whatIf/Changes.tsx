@@ -7,7 +7,7 @@ import { useGroups, usePeople, useQueues } from '../../../api/resources';
 import { InlineNumber } from '../../../parts/InlineNumber';
 import { InlineSelect, type Choice } from '../../../parts/InlineSelect';
 import { SmallButton } from '../../../parts/SmallButton';
-import { TimeField } from './TimeField';
+import { TimeField } from '../../../parts/TimeField';
 
 interface Props {
   readonly changes: readonly Change[];

@@ -1,7 +1,7 @@
 import { readTime } from '@locutor/core/hours';
 import { useState } from 'react';
-import { InlineInput } from '../../../parts/InlineInput';
-import { showMinutes } from '../../../parts/time';
+import { InlineInput } from './InlineInput';
+import { showMinutes } from './time';
 
 interface Props {
   readonly label: string;
