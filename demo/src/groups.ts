@@ -77,13 +77,14 @@ export const launchLine = {
 } as const satisfies Omit<Partial<Queue>, 'members' | 'id'> & { readonly members: readonly StaffName[] };
 
 /** What the API is sent to add a group or the queue. */
-export function bodyOf<Kind extends { readonly members: readonly StaffName[]; readonly onCallFrom?: string }>(
-  { onCallFrom, ...kind }: Kind,
+export function bodyOf(
+  { onCallFrom, ...kind }: { readonly members: readonly StaffName[]; readonly onCallFrom?: string },
   personId: (name: StaffName) => PersonId,
-): Omit<Kind, 'members' | 'onCallFrom'> & { readonly members: readonly Member[]; readonly rota?: Rota } {
-  const members = kind.members.map((name) => ({ personId: personId(name), tier: 1 }));
+): object {
+  const members = kind.members.map((name): Member => ({ personId: personId(name), tier: 1 }));
   if (onCallFrom === undefined) return { ...kind, members };
-  return { ...kind, members, rota: { ...rotaDefaults, turns: members.map((each) => each.personId), from: onCallFrom } };
+  const rota: Rota = { ...rotaDefaults, turns: members.map((each) => each.personId), from: onCallFrom };
+  return { ...kind, members, rota };
 }
 
 /** The codes and PINs with which colleagues hear the messages of a box. */

@@ -232,3 +232,63 @@ test('a second line has its own script; people keep hours of their own', async (
   await page.reload();
   await expect(page.getByLabel('Working on Sunday')).toHaveValue('9:00–12:00');
 });
+
+test('a group rings whoever is on call: the turns are seen, swapped for some days and given back', async ({
+  page,
+  server,
+}) => {
+  await page.clock.setFixedTime(new Date('2026-11-25T15:00:00Z'));
+  await page.goto(`${server.url}/directory/groups`);
+  await page.getByRole('link', { name: /On call/ }).click();
+  const duties = page.getByRole('list', { name: 'On call in On call' });
+  await expect(duties.getByRole('listitem').first()).toContainText('Now, until Mon, Nov 30, 2026, 8:00 AM');
+  await expect(duties.getByRole('listitem').first()).toContainText('Mateo O’Dowd');
+  await expect(duties.getByRole('listitem').nth(1)).toContainText('Cormac Adeyemi');
+  await duties.getByRole('button', { name: 'Swap from Mon, Nov 30, 2026' }).click();
+  await page.getByLabel('Who is on call instead').selectOption('Bram Lindqvist');
+  await page.getByLabel('First day of the swap', { exact: true }).fill('12/2/2026');
+  await page.getByLabel('First day of the swap', { exact: true }).blur();
+  await page.getByLabel('Last day of the swap', { exact: true }).fill('12/3/2026');
+  await page.getByLabel('Last day of the swap', { exact: true }).blur();
+  await page.getByRole('button', { name: 'Swap', exact: true }).last().click();
+  await expect(duties).toContainText('From Wed, Dec 2, 2026, 8:00 AMBram Lindqvist, instead of Cormac Adeyemi');
+  await saved(page);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a calendar' }).click(),
+  ]);
+  expect(readFileSync(await download.path(), 'utf8')).toContain('SUMMARY:On call: Bram Lindqvist');
+  await page.goto(`${server.url}/today`);
+  await expect(page.getByRole('list', { name: 'On call' })).toContainText(
+    'On call: Mateo O’Dowd until Mon, Nov 30, 2026, 8:00 AM, then Cormac Adeyemi.',
+  );
+  await page.getByRole('list', { name: 'On call' }).getByRole('link').click();
+  await duties.getByRole('button', { name: 'Take the swap from Wed, Dec 2, 2026 back' }).click();
+  await expect(duties).not.toContainText('instead of');
+  await page.getByLabel('Add a turn to On call').selectOption('Bram Lindqvist');
+  await expect(page.getByRole('list', { name: 'Turns of On call' }).getByRole('listitem')).toHaveText([
+    '1Mateo O’Dowd',
+    '2Cormac Adeyemi',
+    '3Bram Lindqvist',
+    '4Bram Lindqvist',
+  ]);
+  await page.getByRole('button', { name: 'Take Bram Lindqvist out' }).click();
+  await expect(page.getByRole('list', { name: 'Turns of On call' }).getByRole('listitem')).toHaveText([
+    '1Mateo O’Dowd',
+    '2Cormac Adeyemi',
+  ]);
+  await saved(page);
+});
+
+test('a group says in its own words that it is closed, and sends callers elsewhere then', async ({ page, server }) => {
+  await page.goto(`${server.url}/directory/groups`);
+  await page.getByRole('link', { name: /^Moorings/ }).click();
+  await expect(page.getByLabel('Said outside its hours', { exact: true })).toHaveCount(0);
+  await page.getByLabel('Hours of Moorings').selectOption({ index: 1 });
+  await page.getByLabel('Said outside its hours', { exact: true }).fill('The moorings office is closed now.');
+  await page.getByRole('button', { name: 'Add a step to Moorings, closed' }).click();
+  await page.getByLabel('What moorings, closed, step 1 does', { exact: false }).selectOption('hangUp');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Said outside its hours', { exact: true })).toHaveText(/The moorings office is closed now/);
+});

@@ -234,7 +234,7 @@ describe('a group', () => {
     ).toMatchObject({ why: 'busy' });
     expect(why({ members: [{ personId: personId.create('gone'), tier: 1 }] })).toMatchObject({ why: 'notWorking' });
     expect(why({ hoursId: hours.id }, (office) => (office.nowMs -= 24 * 3_600_000))).toMatchObject({
-      why: 'notWorking',
+      why: 'closed',
     });
   });
 

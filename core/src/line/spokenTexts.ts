@@ -1,4 +1,4 @@
-import type { Box, BoxId, Queue, QueueId } from '../directory';
+import type { Box, BoxId, ClosedReason, Group, GroupId, Queue, QueueId } from '../directory';
 import type { Hours, SpecialDateId } from '../hours';
 import type { Attendant } from './attendant';
 import type { Greeting } from './greeting';
@@ -17,6 +17,8 @@ export type SpokenPlace =
   | { readonly type: 'option'; readonly sheetId: SheetId; readonly key: Key }
   /** A step that says something: an announcement, words before it rings, a goodbye. */
   | { readonly type: 'step'; readonly slot: Slot; readonly stepIndex: number }
+  /** What callers hear outside the hours of a group or queue. */
+  | { readonly type: 'closed'; readonly of: GroupId | QueueId; readonly reason: ClosedReason }
   | { readonly type: 'queueEntry'; readonly queueId: QueueId }
   /** A part of what is heard over and over while waiting. */
   | { readonly type: 'queueWaiting'; readonly queueId: QueueId; readonly index: number }
@@ -41,6 +43,7 @@ export interface SpokenText {
 /** Whom and what callers can hear from besides an attendant. */
 export interface SpokenAround {
   readonly greetings: readonly Greeting[];
+  readonly groups: readonly Group[];
   readonly queues: readonly Queue[];
   readonly boxes: readonly Box[];
   /** The line's. */
@@ -54,11 +57,12 @@ export interface SpokenAround {
  * nobody's words. A greeting that is played in several places is there once for each.
  */
 export function spokenTexts(attendant: Attendant, around: SpokenAround): readonly SpokenText[] {
-  const { greetings, queues, boxes, hours, switchWords } = around;
+  const { greetings, groups, queues, boxes, hours, switchWords } = around;
   const { voice } = attendant;
   const played = [
     ...attendant.sheets.flatMap((sheet) => textsOfSheet(sheet, voice)),
     ...pathsOf(attendant).flatMap(({ slot, path }) => textsOfPath(slot, path, voiceAt(attendant, slot), greetings)),
+    ...groups.flatMap((group) => textsWhenClosed(group, voice)),
     ...queues.flatMap((queue) => textsOfQueue(queue, voice, greetings)),
     ...boxes.flatMap((box) => greetingAt({ type: 'box', boxId: box.id }, box.greetingId, greetings, box)),
     ...hours.special.flatMap((each) => textAt({ type: 'special', specialId: each.id }, each.words, voice, each)),
@@ -143,11 +147,22 @@ export function withWords(step: Step, words: string): Step {
   }
 }
 
+function textsWhenClosed(of: Group | Queue, voice: VoiceId): readonly SpokenText[] {
+  const { id, hoursId, closedWords, specialWords } = of;
+  // Without hours it is never closed.
+  if (hoursId === null) return [];
+  return [
+    ...textAt({ type: 'closed', of: id, reason: 'closed' }, closedWords, voice),
+    ...textAt({ type: 'closed', of: id, reason: 'special' }, specialWords, voice),
+  ];
+}
+
 function textsOfQueue(
-  { id, entryWords, waiting, holdGreetingId }: Queue,
+  queue: Queue,
   voice: VoiceId,
   greetings: readonly Greeting[],
 ): readonly SpokenText[] {
+  const { id, entryWords, waiting, holdGreetingId } = queue;
   return [
     ...textAt({ type: 'queueEntry', queueId: id }, entryWords, voice, waiting),
     ...waiting.flatMap((part, index) => {
@@ -156,6 +171,7 @@ function textsOfQueue(
       return part.type === 'greeting' ? greetingAt(place, part.greetingId, greetings, part) : [];
     }),
     ...greetingAt({ type: 'queueHold', queueId: id }, holdGreetingId, greetings),
+    ...textsWhenClosed(queue, voice),
   ];
 }
 

@@ -140,6 +140,8 @@ function keyOf(place: SpokenPlace): string {
       return `${place.sheetId} menu`;
     case 'step':
       return `${slotKey(place.slot)} ${place.stepIndex}`;
+    case 'closed':
+      return `${place.of} ${place.reason}`;
     case 'queueEntry':
     case 'queueWaiting':
       return place.queueId;

@@ -52,6 +52,7 @@ import { noWayBack } from './rules/noWayBack';
 import { noWayOut } from './rules/noWayOut';
 import { noWayToPerson } from './rules/noWayToPerson';
 import { noWords } from './rules/noWords';
+import { nobodyOnCall } from './rules/nobodyOnCall';
 import { nobodyThere } from './rules/nobodyThere';
 import { noOperator } from './rules/noOperator';
 import { nobodyWorking } from './rules/nobodyWorking';
@@ -162,6 +163,7 @@ export const rules = [
   longReadOut,
   keypadCollision,
   keypadUnfindable,
+  nobodyOnCall,
   queuePaused,
   specialsOverlap,
   noHolidays,

@@ -8,7 +8,7 @@ import {
   withWords,
   type Attendant,
 } from '../line';
-import type { Box, Queue } from '../directory';
+import type { Box, Group, Queue } from '../directory';
 import type { Hours } from '../hours';
 import { keysSaid } from './reading/keysSaid';
 import { remember, rememberBy } from './remember';
@@ -28,20 +28,21 @@ export interface SpokenText {
 
 /** Everything that is written to be spoken. */
 export function spokenTexts(subject: ProofSubject): readonly SpokenText[] {
-  const { attendant, greetings, queues, boxes, hours, switched } = subject;
-  return textsOf(attendant, greetings, queues, boxes, hours, switched?.words ?? '');
+  const { attendant, greetings, groups, queues, boxes, hours, switched } = subject;
+  return textsOf(attendant, greetings, groups, queues, boxes, hours, switched?.words ?? '');
 }
 
 const textsOf = remember(
   (
     attendant: Attendant,
     greetings: readonly Greeting[],
+    groups: readonly Group[],
     queues: readonly Queue[],
     boxes: readonly Box[],
     hours: Hours,
     switchWords: string,
   ): readonly SpokenText[] =>
-    listed(attendant, { greetings, queues, boxes, hours, switchWords }).map((text) => asRead(text)),
+    listed(attendant, { greetings, groups, queues, boxes, hours, switchWords }).map((text) => asRead(text)),
 );
 
 /** The keys that words tell callers to press. */
@@ -72,6 +73,8 @@ function placeOf(place: SpokenPlace): FindingPlace {
       return { type: 'path', slot: { type: 'key', sheetId: place.sheetId, key: place.key }, stepIndex: null };
     case 'step':
       return { type: 'path', slot: place.slot, stepIndex: place.stepIndex };
+    case 'closed':
+      return { type: 'row', id: place.of };
     case 'queueEntry':
     case 'queueWaiting':
     case 'queueHold':

@@ -23,7 +23,9 @@ export function changeTurns(
   const due = [...rota.turns.slice(index), ...rota.turns.slice(0, index)];
   const first = next.turns.indexOf(due.find((personId) => next.turns.includes(personId)) ?? ('' as PersonId));
   const turns = first <= 0 ? next.turns : [...next.turns.slice(first), ...next.turns.slice(0, first)];
-  return { ...next, turns, from: showDate(turnBegan(rota, day)) };
+  // No handover of the new ones may have passed since it began.
+  const from = Math.max(turnBegan(rota, day), turnBegan({ ...next, from: rota.from }, day));
+  return { ...next, turns, from: showDate(from) };
 }
 
 /** Somebody is on call on some days, both in them, whoever's turn it is. Where it is theirs anyway, nothing is swapped. */

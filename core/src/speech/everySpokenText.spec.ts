@@ -3,7 +3,7 @@ import { newMenu, sheetId } from '../line';
 import { attendant, hours } from '../testing/boatyard';
 import { everySpokenText, type SaidText } from '.';
 
-const nothing = { greetings: [], queues: [], boxes: [], hours, switchWords: '', people: [] };
+const nothing = { greetings: [], groups: [], queues: [], boxes: [], hours, switchWords: '', people: [] };
 const person = (name: string, more: object = {}) => ({
   ...personDefaults,
   ...{ id: personId.create(name.toLowerCase()), name, extension: '201' },

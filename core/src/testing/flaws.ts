@@ -553,6 +553,11 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     office: { people: [noor, priya, japanese], groups: [], queues: [] },
     says: 'Something deleted cannot be found by name: it has no letters that a keypad has.',
   },
+  nobodyOnCall: {
+    edits: [onKey1({ ...ringDefaults, type: 'ringGroup', groupId: moorings.id, seconds: null }, ...leaveMessage)],
+    office: { groups: [{ ...moorings, order: 'onCall', rota: null }], queues: [] },
+    says: 'Moorings rings whoever is on call, but by its rota nobody is.',
+  },
   queuePaused: {
     edits: [waitIn(pausedQueue)],
     office: { queues: [pausedQueue] },

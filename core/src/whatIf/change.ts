@@ -13,7 +13,7 @@ import {
 } from '../directory';
 import type { CallScript } from '../call';
 import { withEachWeek, type Weekday, type WeekSpan } from '../hours';
-import type { Attendant, Path, Step } from '../line';
+import type { Attendant, Fallback, Path, Step } from '../line';
 
 /** What a plan changes, on some weekdays or on all. Until it is said of which group, queue or person, nothing changes. */
 export type Change = { readonly on: readonly Weekday[] } & (
@@ -134,11 +134,13 @@ function withQueueFor(script: CallScript, groupId: GroupId | null): CallScript {
   const group = script.groups.find(({ id }) => id === groupId);
   if (!group || groupId === null) return script;
   const { members, memberSeconds, restSeconds, ringsOn, workingOnly, hoursId, name } = group;
+  const { closedWords, specialWords } = group;
   // A queue offers nobody calls by a rota.
   const order = group.order === 'onCall' ? 'inOrder' : group.order;
   const queue: Queue = {
     ...queueDefaults,
     ...{ id: queueInPlaceOf(groupId), name, members, memberSeconds, restSeconds, ringsOn, workingOnly, hoursId, order },
+    ...{ closedWords, specialWords },
   };
   const inPlace = (step: Step): Step =>
     step.type === 'ringGroup' && step.groupId === groupId ? { type: 'waitInQueue', queueId: queue.id } : step;
@@ -152,11 +154,16 @@ function withQueueFor(script: CallScript, groupId: GroupId | null): CallScript {
   };
 }
 
+const answeredReasons = queueReasons.filter((reason) => reason !== 'closed' && reason !== 'special');
+
 /** Whom the queue does not connect goes where those go whom nobody of the group answers. */
 function withFallbacks(attendant: Attendant, groupId: GroupId, id: QueueId): Attendant {
-  const own = attendant.fallbacks.find((fallback) => fallback.type === 'group' && fallback.groupId === groupId);
-  if (!own) return attendant;
-  const same = queueReasons.map((reason) => ({ type: 'queue', queueId: id, reason, path: own.path }) as const);
+  const same = attendant.fallbacks.flatMap((fallback): Fallback[] => {
+    if (fallback.type === 'queue' || fallback.groupId !== groupId) return [];
+    const { path } = fallback;
+    const reasons = fallback.type === 'groupClosed' ? [fallback.reason] : answeredReasons;
+    return reasons.map((reason) => ({ type: 'queue', queueId: id, reason, path }));
+  });
   return { ...attendant, fallbacks: [...attendant.fallbacks, ...same] };
 }
 

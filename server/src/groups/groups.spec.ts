@@ -50,6 +50,41 @@ describe('groups and queues', () => {
     expect(queue).toMatchObject({ waiting, order: 'pick', exitKey: null, mostCallers: 10, longestWaitSeconds: 180 });
   });
 
+  it('take a rota of their members, which goes on without who is replaced or leaves', async () => {
+    const rota = {
+      ...{ turns: [noor, priya, noor], from: '2026-11-02', handoverOn: [1], handoverMin: 480, thenOthers: true },
+      swaps: [{ date: '2026-12-24', personId: priya }],
+    };
+    const { body: group } = await add('groups', { name: 'Nights', members: of(noor, priya), order: 'onCall', rota });
+    expect(group).toMatchObject({ order: 'onCall', rota });
+    const replaced = await server.ask('post', '/api/replacements', { from: priya, to: null });
+    expect(replaced.status).toBe(200);
+    const now = async () => {
+      const { body: all } = await server.ask('get', '/api/groups');
+      return (all as { id: string; members: unknown; rota: unknown }[]).find(({ id }) => id === group.id);
+    };
+    const after = await now();
+    expect(after?.members).toEqual(of(noor));
+    expect(after?.rota).toMatchObject({ turns: [noor, noor], swaps: [] });
+    await server.ask('post', `/api/replacements/${replaced.body.id}/undo`);
+    expect((await now())?.rota).toEqual(rota);
+    await server.ask('delete', `/api/groups/${group.id}`);
+  });
+
+  it.each([
+    [{ turns: ['person:gone'] }, 'Somebody is in the rota, but is no member of Nights.'],
+    [{ from: '2026-02-30' }, 'on which day the first turn begins'],
+    [{ handoverOn: [] }, 'choose at least one day'],
+    [{ handoverOn: [1, 8] }, 'are 1 for Monday to 7 for Sunday'],
+    [{ handoverMin: 1440 }, 'must be a whole number from 0 to 1439'],
+    [{ swaps: [{ date: 'tomorrow', personId: 'person:x' }] }, 'A date is written as 2026-11-30.'],
+  ])('refuse a rota with %j in words', async (wrong, why) => {
+    const rota = { turns: [noor], from: '2026-11-02', handoverOn: [1], handoverMin: 480, swaps: [], thenOthers: true };
+    const answer = await add('groups', { name: 'Nights', members: of(noor), rota: { ...rota, ...wrong } });
+    expect(answer.status).toBe(422);
+    expect(says(answer)).toContain(why);
+  });
+
   it.each([
     ['groups', { members: 'twice' }, 'Noor Haldane is in Wrong twice.'],
     ['groups', { members: [{ personId: 'group:itself', tier: 1 }] }, 'That is not the id of a person.'],

@@ -34,10 +34,11 @@ export const wrongLanguage: Rule<'wrongLanguage'> = {
 
 const languageOfText = rememberBy(({ words, place }: SpokenText): Language | undefined => {
   // Short words in a menu may be meant for those who speak another language; a queue's are for all.
-  const isForAll = place.type === 'queueEntry' || place.type === 'queueWaiting' || place.type === 'box';
+  const isForAll = forAll.includes(place.type);
   return languageOfPrompt(words) ?? languageSaid(words, isForAll ? fewestForAll : undefined);
 });
 
+const forAll: readonly string[] = ['queueEntry', 'queueWaiting', 'closed', 'box'];
 const fewestForAll = 5;
 
 /** What a new menu says by itself in one of the languages is said in that. */

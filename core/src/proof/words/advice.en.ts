@@ -88,6 +88,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   longReadOut: 'Shorten the words, or read out fewer options.',
   keypadCollision: 'Search by another part of the name, or leave it: callers choose between them.',
   keypadUnfindable: 'Enter how the name is said in the Directory.',
+  nobodyOnCall: 'Add turns to its rota in the Directory, or let the first one begin today.',
   queuePaused: 'Let it take callers again in the Directory.',
   specialsOverlap: 'Change the days of one of them under Hours.',
   noHolidays: 'Pick the public holidays you keep under Hours.',

@@ -127,6 +127,7 @@ export const says: Readonly<Record<RuleName, Says>> = {
   longReadOut: (where, { seconds }) => `${where} takes ${seconds} s to say.`,
   keypadCollision: (where, { keys, people }) => `${where} cannot tell apart by ${keys}: ${people}.`,
   keypadUnfindable: (where) => `${where} cannot be found by name: it has no letters that a keypad has.`,
+  nobodyOnCall: (_, { who }) => `${who} rings whoever is on call, but by its rota nobody is.`,
   queuePaused: (where) => `${where} leads to a queue that is paused.`,
   specialsOverlap: (where, { name, on }) => `${where} and ${name} fall on the same day, first on ${on}.`,
   noHolidays: () => 'No holiday or other special date is entered for the next three months.',

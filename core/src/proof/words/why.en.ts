@@ -85,6 +85,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   longReadOut: 'Callers listen for about 20 seconds before they press something or hang up.',
   keypadCollision: 'Callers are read several names and choose by key, which takes longer.',
   keypadUnfindable: 'Callers who spell the name are told that nobody was found.',
+  nobodyOnCall: 'Its members are rung in their order, whoever meant to have the night off.',
   queuePaused: 'Callers are sent on as when nobody works.',
   specialsOverlap: 'Only one of them answers that day; the other’s hours and words are not used.',
   noHolidays: 'On a holiday callers hear that you are open, and nobody is there.',

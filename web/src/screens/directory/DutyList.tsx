@@ -20,19 +20,21 @@ interface Props {
   readonly onChange: (rota: Rota) => void;
 }
 
+const shownFirst = 6;
+
 /** Who is on call from when until when, each with a way to let somebody else stand in. */
 export function DutyList({ of, rota, members, duties, today, nameOf, onChange }: Props) {
   const [swapped, setSwapped] = useState<DayNumber | null>(null);
+  const [isWhole, setWhole] = useState(false);
   const time = showMinutes(rota.handoverMin);
   if (duties.length === 0) return <Text color="quiet">Nobody yet.</Text>;
   return (
     <Box as="ol" aria-label={`On call in ${of}`} listStyleType="none">
-      {duties.map((duty) => (
+      {(isWhole ? duties : duties.slice(0, shownFirst)).map((duty) => (
         <Box as="li" key={duty.from} borderBottomWidth="1px" borderColor="hairline" py="1">
           <Flex gap="3" align="center" wrap="wrap">
-            <Text w={{ md: '330px' }} flexShrink="0" color="quiet">
-              {duty.from <= today ? 'Now' : `${showDay(duty.from)}, ${time}`}
-              {duty.until === null ? ' on' : ` until ${showDay(duty.until)}, ${time}`}
+            <Text w={{ md: '260px' }} flexShrink="0" color="quiet">
+              {whenOf(duty, today, time)}
             </Text>
             <Text flex="1" minW="0" fontWeight={duty.from <= today ? 600 : undefined}>
               {nameOf(duty.personId)}
@@ -81,8 +83,19 @@ export function DutyList({ of, rota, members, duties, today, nameOf, onChange }:
           )}
         </Box>
       ))}
+      {duties.length > shownFirst && !isWhole && (
+        <Button size="xs" variant="ghost" colorPalette="petrol" mt="1" onClick={() => setWhole(true)}>
+          Show three months
+        </Button>
+      )}
     </Box>
   );
+}
+
+/** The end of each is where the next begins. */
+function whenOf({ from, until }: Duty, today: DayNumber, time: string): string {
+  if (from > today) return `From ${showDay(from)}, ${time}`;
+  return until === null ? 'From now on' : `Now, until ${showDay(until)}, ${time}`;
 }
 
 /** A duty that nothing ends is swapped for a week at first. */

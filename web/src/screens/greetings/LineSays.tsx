@@ -3,7 +3,7 @@ import { languages, languageOf } from '@locutor/core/line';
 import { everySpokenText, sentencesOf, type SaidText } from '@locutor/core/speech';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useBoxes, useGreetings, usePeople, useQueues } from '../../api/resources';
+import { useBoxes, useGreetings, useGroups, usePeople, useQueues } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { Listen } from '../../parts/Listen';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
@@ -12,13 +12,14 @@ import { useSpokenFacts } from '../../speech/useSpokenFacts';
 export function LineSays() {
   const { attendant, hours, switched } = useDraft();
   const [people, queues, boxes, greetings] = [usePeople(), useQueues(), useBoxes(), useGreetings()];
+  const groups = useGroups();
   const [isOpen, setOpen] = useState(false);
   const texts = useMemo(
     () =>
       isOpen
-        ? everySpokenText(attendant, { people, queues, boxes, greetings, hours, switchWords: switched?.words ?? '' })
+        ? everySpokenText(attendant, { people, groups, queues, boxes, greetings, hours, switchWords: switched?.words ?? '' })
         : [],
-    [isOpen, attendant, people, queues, boxes, greetings, hours, switched],
+    [isOpen, attendant, people, groups, queues, boxes, greetings, hours, switched],
   );
   const names = texts.filter(({ place }) => place.type === 'name');
   const phrases = texts.filter(({ place }) => place.type === 'phrase');
