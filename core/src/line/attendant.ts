@@ -1,4 +1,12 @@
-import { closedReasons, queueReasons, type CallerListId, type ClosedReason, type GroupId, type QueueId, type QueueReason } from '../directory';
+import {
+  closedReasons,
+  queueReasons,
+  type CallerListId,
+  type ClosedReason,
+  type GroupId,
+  type QueueId,
+  type QueueReason,
+} from '../directory';
 import type { PeriodId, SpecialDateId } from '../hours';
 import type { NamedPathId, SheetId } from './ids';
 import type { Sheet } from './sheet';
@@ -117,6 +125,8 @@ function fallbackOf(
   reason?: QueueReason,
 ): Path | undefined {
   return fallbacks.find((each) =>
-    each.type === 'queue' ? each.queueId === id && each.reason === reason : each.type === 'group' && each.groupId === id,
+    each.type === 'queue'
+      ? each.queueId === id && each.reason === reason
+      : each.type === 'group' && each.groupId === id,
   )?.path;
 }

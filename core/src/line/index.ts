@@ -155,12 +155,16 @@ export {
 } from './pieces';
 export {
   takeId,
+  heardText,
+  unknownReasons,
+  type HeardPart,
   type RecordedTake,
   type SheetTakes,
   type TakeId,
   type TakePart,
   type TakeSays,
   type TakeUse,
+  type TakeVerdict,
 } from './take';
 export type { Unpressed } from './unpressed';
 export {

@@ -157,11 +157,7 @@ function textsWhenClosed(of: Group | Queue, voice: VoiceId): readonly SpokenText
   ];
 }
 
-function textsOfQueue(
-  queue: Queue,
-  voice: VoiceId,
-  greetings: readonly Greeting[],
-): readonly SpokenText[] {
+function textsOfQueue(queue: Queue, voice: VoiceId, greetings: readonly Greeting[]): readonly SpokenText[] {
   const { id, entryWords, waiting, holdGreetingId } = queue;
   return [
     ...textAt({ type: 'queueEntry', queueId: id }, entryWords, voice, waiting),

@@ -30,6 +30,30 @@ export interface TakeSays {
   readonly live: readonly { readonly part: LivePart; readonly said: string }[];
 }
 
+/** A part of what was heard in a recording: as expected, or something else in the place of what was. */
+export interface HeardPart {
+  readonly text: string;
+  /** What was expected there; null where it is as expected. */
+  readonly insteadOf: string | null;
+}
+
+/** Why nobody knows what a recording says. */
+export const unknownReasons = ['language', 'noRecogniser', 'unclear', 'noWords'] as const;
+
+/** What is known of what a recording says, as against what it should. It is never assumed. */
+export type TakeVerdict =
+  | { readonly type: 'right'; readonly by: 'listening' | 'manager' }
+  | { readonly type: 'other'; readonly by: 'listening' | 'manager'; readonly parts: readonly HeardPart[] }
+  | { readonly type: 'unknown'; readonly why: (typeof unknownReasons)[number] };
+
+/** What a recording says that says something else, as text. */
+export function heardText({ parts }: Extract<TakeVerdict, { type: 'other' }>): string {
+  return parts
+    .map(({ text }) => text)
+    .filter((text) => text !== '')
+    .join(' ');
+}
+
 /** A recording ready for the line. */
 export interface RecordedTake {
   readonly id: TakeId;

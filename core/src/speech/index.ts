@@ -12,7 +12,7 @@ export {
 export { sayPart, type SpokenFacts } from './facts';
 export { optionsSaid, sheetSentences, takeOf } from './menuSentences';
 export { outOfStep, saysOfSheet, saysOfWords, type OutOfStep } from './inStep';
-export { describeAdvice, describeHeard, describeOutOfStep } from './words/notes.en';
+export { describeAdvice, describeOutOfStep } from './words/notes.en';
 export { adviceOnLength, adviceOnMenu, adviceOnWords, comfortableMs, comfortableOptions, type Advice } from './advice';
 export { longestSaid, longestWritten, mostSayAs, respell, type SayAs } from './dictionary';
 export { saidOpening, saidToday, saidWeek, type EnglishClock, type SaidIn } from './saidHours';
@@ -22,13 +22,4 @@ export { everySpokenText, type SaidAround, type SaidPlace, type SaidText } from 
 export type { Phrases } from './words/phrases';
 export { estimateMs, estimateSentencesMs, expectedMs, timeSentences, totalMs, type SentenceTiming } from './timing';
 export { wordAt, type WordPlace } from './wordAt';
-export {
-  compareHeard,
-  grammarOf,
-  heardOptions,
-  writtenFrom,
-  type Grammar,
-  type HeardOption,
-  type Listened,
-} from './listening';
 export { understand, type Sayable } from './understand';

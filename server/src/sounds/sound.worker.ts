@@ -2,10 +2,12 @@ import { readFile } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
 import { move, transferableSymbol, valueSymbol } from 'piscina';
 import {
+  applyCutting,
   asOnPhone,
   encodeG711,
   finish,
   hear,
+  joinPcm,
   polish,
   readWav,
   resample,
@@ -29,6 +31,7 @@ import type {
   BringTask,
   Brought,
   DownloadKind,
+  ForListening,
   ForListeningTask,
   PolishTask,
   Ready,
@@ -44,7 +47,7 @@ const highestRateHz = 48_000;
 /** Everything heavy that is done to sound: reading files, making them good, writing them. */
 export default function work(
   task: SoundTask,
-): Promise<Result<Brought, SoundFileProblem> | Ready | null | Uint8Array | readonly Uint8Array[]> {
+): Promise<Result<Brought, SoundFileProblem> | Ready | null | Uint8Array | ForListening> {
   switch (task.type) {
     case 'bring':
       return bring(task);
@@ -102,15 +105,18 @@ function handedOver<Answer>(answer: Answer, sounds: readonly Uint8Array[]): Answ
 
 /** The recogniser's model was made from sound at this rate. */
 const modelRateHz = 16_000;
-const paces = [1, 0.96, 1.04] as const;
+/** A recording at a lower rate carries no more than a telephone does. */
+const narrowBelowHz = 12_000;
+/** Silence before and after it, so that no word begins at once. */
+const aroundMs = 250;
 
-async function forListening({ recording }: ForListeningTask): Promise<readonly Uint8Array[]> {
-  const { samples, rateHz } = await kept(recording);
+async function forListening({ recording, cutting }: ForListeningTask): Promise<ForListening> {
+  const { samples, rateHz } = applyCutting(await kept(recording), cutting);
   // To a multiple of 100 Hz, so that resampling has few phases.
-  const wavs = paces.map((pace) =>
-    writeWav(resample({ samples, rateHz: Math.round((rateHz * pace) / 100) * 100 }, modelRateHz)),
-  );
-  return handedOver(wavs, wavs);
+  const heard = resample({ samples, rateHz: Math.round(rateHz / 100) * 100 }, modelRateHz);
+  const silence = { samples: new Float32Array((aroundMs / 1000) * modelRateHz), rateHz: modelRateHz };
+  const wav = writeWav(joinPcm([silence, heard, silence], modelRateHz));
+  return handedOver({ wav, isNarrow: rateHz < narrowBelowHz }, [wav]);
 }
 
 const writers: Readonly<Record<DownloadKind, (pcm: Pcm) => Uint8Array>> = {

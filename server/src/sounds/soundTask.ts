@@ -1,5 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
-import type { G711Law, Polished, Recipe } from '@locutor/core/audio';
+import type { Cutting, G711Law, Polished, Recipe } from '@locutor/core/audio';
 import type { AudioId } from '../audio/audioId';
 
 /** What was measured of a recording and done to it. */
@@ -56,10 +56,17 @@ export interface WriteTask {
   readonly recipe: Recipe;
   readonly as: DownloadKind;
 }
-/** A recording for the recogniser: as it is, a little slower, a little quicker. */
+/** A recording as the recogniser wants it. */
 export interface ForListeningTask {
   readonly type: 'forListening';
   /** Where the recording is kept. */
   readonly recording: string;
+  /** What is cut out of it is not listened to. */
+  readonly cutting: Cutting;
+}
+/** It (WAV, 16 bits, 16 kHz), and whether it carries no more than a telephone does. */
+export interface ForListening {
+  readonly wav: Uint8Array;
+  readonly isNarrow: boolean;
 }
 export type SoundTask = BringTask | PolishTask | WriteTask | ForListeningTask;

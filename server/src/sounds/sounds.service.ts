@@ -1,11 +1,11 @@
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
-import type { G711Law, PolishStage, Recipe, SoundFileProblem } from '@locutor/core/audio';
+import type { Cutting, G711Law, PolishStage, Recipe, SoundFileProblem } from '@locutor/core/audio';
 import type { Result } from '@locutor/core/result';
 import type { AudioId } from '../audio/audioId';
 import { AudioStore } from '../audio/audioStore';
 import { Workers, type WorkersState } from '../workers';
-import type { Brought, DownloadKind, Ready, SoundTask } from './soundTask';
+import type { Brought, DownloadKind, ForListening, Ready, SoundTask } from './soundTask';
 
 /** How a caller of long work hears of it and ends it. */
 export interface Progress {
@@ -57,10 +57,10 @@ export class SoundsService implements OnModuleDestroy {
     return this.run({}, () => ({ type: 'write', recording, recipe, as }));
   }
 
-  /** The recording as the recogniser wants it (WAV, 16 kHz), at several paces. */
-  async forListening(id: AudioId): Promise<readonly Uint8Array[]> {
+  /** The recording as the recogniser wants it. */
+  async forListening(id: AudioId, { cuts, pauses }: Cutting): Promise<ForListening> {
     const recording = await this.audio.pathOfKept(id);
-    return this.run({}, () => ({ type: 'forListening', recording }));
+    return this.run({}, () => ({ type: 'forListening', recording, cutting: { cuts, pauses } }));
   }
 
   private async run<Done>({ tell, signal }: Progress, taskOf: (port?: MessagePort) => SoundTask): Promise<Done> {

@@ -1,5 +1,5 @@
 import { longestPauseMs, longestSoundMs, mostCuts } from '@locutor/core/audio';
-import { keys, longestLabel, longestWords } from '@locutor/core/line';
+import { keys, longestLabel, longestWords, unknownReasons, type TakeVerdict } from '@locutor/core/line';
 import { z } from 'zod';
 import { PatternField, TextField } from '../problems/fields';
 import { invalid } from '../problems/problem';
@@ -50,12 +50,21 @@ export class PolishTakeDto {
   recipe: string;
 }
 
+/** How a recording is told of: its words for captions, what it should say, and what the manager says that it does. */
 export class ChangeTakeDto {
   @TextField({ name: 'What is heard', lines: true, least: 0, most: longestText, optional: true })
   text?: string;
 
   @TextField({ name: 'What the recording says', lines: true, least: 2, most: 40_000, optional: true })
   says?: string;
+
+  /** The manager's answer to what it says, word for word. */
+  @TextField({ name: 'What is said in it', lines: true, least: 1, most: longestText, optional: true })
+  answer?: string;
+
+  /** As JSON: what was known of it before, to take an answer back. */
+  @TextField({ name: 'What was known of it', lines: true, least: 2, most: 40_000, optional: true })
+  verdict?: string;
 }
 
 const ms = z.number().min(0).max(longestSoundMs);
@@ -79,6 +88,17 @@ const says = z.strictObject({
   live: z.array(z.strictObject({ part: livePart, said: z.string().max(longestText) })).max(100),
 });
 
+const part = z.strictObject({ text: z.string().max(longestText), insteadOf: z.string().max(longestText).nullable() });
+const by = z.enum(['listening', 'manager']);
+const verdict = z.union([
+  z.null(),
+  z.strictObject({ type: z.literal('right'), by }),
+  z.strictObject({ type: z.literal('other'), by, parts: z.array(part).max(1000) }),
+  z.strictObject({ type: z.literal('unknown'), why: z.enum(unknownReasons) }),
+]);
+
+export const readVerdict = (text: string): TakeVerdict | null =>
+  read(text, verdict, 'verdict', 'What was known of the recording');
 export const readRecipe = (text: string): Recipe => read(text, recipe, 'recipe', 'What is done to the recording');
 export const readSays = (text: string): TakeSays => read(text, says, 'says', 'What the recording says') as TakeSays;
 

@@ -1,5 +1,5 @@
 import type { Recipe, SoundFault } from '@locutor/core/audio';
-import type { RecordedTake, TakeId, TakeSays } from '@locutor/core/line';
+import type { RecordedTake, TakeId, TakeSays, TakeVerdict } from '@locutor/core/line';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import type { AudioId } from '../audio/audioId';
 import type { Made } from '../sounds/soundTask';
@@ -61,6 +61,10 @@ export class TakeEntity implements RecordedTake {
   /** What it says, as it was when it was made, or was last marked as right. */
   @Column('simple-json')
   says: TakeSays;
+
+  /** What is known of whether it says that; null until it was listened to. */
+  @Column('simple-json', { nullable: true })
+  verdict: TakeVerdict | null;
 
   @Column('integer', { nullable: true })
   deletedAt: number | null;

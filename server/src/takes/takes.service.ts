@@ -11,7 +11,8 @@ import {
   type Recipe,
   type SoundFileProblem,
 } from '@locutor/core/audio';
-import { takeId, type RecordedTake, type TakeId, type TakeSays } from '@locutor/core/line';
+import { takeId, type RecordedTake, type TakeId, type TakeSays, type TakeVerdict } from '@locutor/core/line';
+import { answered } from '@locutor/core/listening';
 import { In, IsNull, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
 import { Clock } from '../clock/clock';
@@ -21,7 +22,7 @@ import { SoundsService, type Progress } from '../sounds/sounds.service';
 import type { DownloadKind, Ready } from '../sounds/soundTask';
 import { writeWhole } from '../storage/writeWhole';
 import { WorkTooLong } from '../workers';
-import { readRecipe, readSays, type BringTakeDto, type ChangeTakeDto } from './take.dto';
+import { readRecipe, readSays, readVerdict, type BringTakeDto, type ChangeTakeDto } from './take.dto';
 import { TakeEntity } from './take.entity';
 
 /** What follows from a recording and its recipe. */
@@ -31,9 +32,12 @@ type Made = Pick<TakeEntity, 'audioId' | 'lengthMs' | 'made' | 'faults'>;
 export type FileAt = Pick<Express.Multer.File, 'path' | 'size'>;
 
 const nothingSaid: TakeSays = { words: '', options: [], live: [] };
+const right: TakeVerdict = { type: 'right', by: 'manager' };
 
 @Injectable()
 export class TakesService {
+  private unheardListener: ((id: TakeId) => void) | null = null;
+
   constructor(
     @InjectRepository(TakeEntity) private readonly takes: Repository<TakeEntity>,
     private readonly audio: AudioStore,
@@ -95,11 +99,13 @@ export class TakesService {
         recipe,
         text: body.text ?? '',
         says,
+        verdict: null,
         deletedAt: null,
         ...made,
         faults: isOneOfSeveral ? [...made.faults, 'antiphase'] : made.faults,
       };
       await this.takes.insert(row as never);
+      this.tellUnheard(row.id);
       return row;
     } finally {
       await rm(path, { force: true });
@@ -110,15 +116,46 @@ export class TakesService {
   async polish(id: TakeId, text: string, progress: Progress = {}): Promise<TakeEntity> {
     const take = await this.get(id);
     const recipe = readRecipe(text);
-    await this.takes.update({ id }, { recipe, ...(await this.polished(take, recipe, progress)) } as never);
+    // What was cut out may have been words.
+    const isCut = JSON.stringify(recipe.cuts) !== JSON.stringify(take.recipe.cuts);
+    const changes = { recipe, ...(await this.polished(take, recipe, progress)), ...(isCut && { verdict: null }) };
+    await this.takes.update({ id }, changes as never);
+    if (isCut) this.tellUnheard(id);
     return this.get(id);
   }
 
-  async change(id: TakeId, { text, says }: ChangeTakeDto): Promise<TakeEntity> {
-    await this.get(id);
-    const changes = { ...(text !== undefined && { text }), ...(says !== undefined && { says: readSays(says) }) };
+  /** Marking it as right, or answering what it says, settles what is known of it. */
+  async change(id: TakeId, { text, says, answer, verdict }: ChangeTakeDto): Promise<TakeEntity> {
+    const take = await this.get(id);
+    const nowSays = says === undefined ? take.says : readSays(says);
+    const known = says === undefined ? undefined : right;
+    const told = answer === undefined ? known : answered(nowSays, answer);
+    const settled = verdict === undefined ? told : readVerdict(verdict);
+    const changes = {
+      ...(text !== undefined && { text }),
+      ...(answer !== undefined && { text: answer }),
+      ...(says !== undefined && { says: nowSays }),
+      ...(settled !== undefined && { verdict: settled }),
+    };
     if (Object.keys(changes).length > 0) await this.takes.update({ id }, changes as never);
+    if (settled === null) this.tellUnheard(id);
     return this.get(id);
+  }
+
+  /** Those that nobody has listened to yet, the newest first. */
+  async unheard(): Promise<readonly TakeId[]> {
+    const where = { verdict: IsNull(), deletedAt: IsNull() };
+    return (await this.takes.find({ where, order: { madeAt: 'DESC' }, select: { id: true } })).map(({ id }) => id);
+  }
+
+  /** Somebody listened to it: kept, unless the manager has settled it meanwhile. */
+  async settle(id: TakeId, verdict: TakeVerdict): Promise<void> {
+    await this.takes.update({ id, verdict: IsNull() }, { verdict });
+  }
+
+  /** Lets somebody know of recordings that are to be listened to. */
+  whenUnheard(listener: (id: TakeId) => void): void {
+    this.unheardListener = listener;
   }
 
   async remove(id: TakeId): Promise<void> {
@@ -134,6 +171,10 @@ export class TakesService {
   async write(id: TakeId, as: DownloadKind): Promise<Uint8Array> {
     const { recordingId, recipe } = await this.get(id);
     return this.sounds.write(recordingId, recipe, as);
+  }
+
+  private tellUnheard(id: TakeId): void {
+    this.unheardListener?.(id);
   }
 
   private async polished(take: TakeEntity, recipe: Recipe, progress: Progress): Promise<Made> {

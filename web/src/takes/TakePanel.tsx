@@ -1,16 +1,16 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { polishStageWords } from '@locutor/core/audio';
 import type { Language, TakeSays, TakeUse } from '@locutor/core/line';
-import { describeOutOfStep, outOfStep, type Listened } from '@locutor/core/speech';
+import { describeOutOfStep, outOfStep } from '@locutor/core/speech';
 import { FileUp, Mic, Phone } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../api/client';
 import { tellDone, tellProblem } from '../parts/notices';
-import { ListenCheck } from './ListenCheck';
 import { PhoneRecorder } from './PhoneRecorder';
 import { Recorder } from './Recorder';
 import { TakeEditor } from './TakeEditor';
+import { TakeSaysNote } from './TakeSaysNote';
 import { TakeList } from './TakeList';
 import { sendable } from './browserSound';
 import { asksLaw, bringTake, type Work } from './upload';
@@ -24,14 +24,12 @@ interface Props {
   readonly text: string;
   readonly language: Language;
   readonly says: TakeSays;
-  /** What it may say, for listening to it; null for a language that cannot be listened to. */
-  readonly expected: Listened | null;
   readonly use: TakeUse | null;
   readonly onUse: (use: TakeUse | null) => void;
 }
 
 /** The recordings of something that is spoken: made here or brought, made good, and told when they are out of step. */
-export function TakePanel({ place, name, text, language, says, expected, use, onUse }: Props) {
+export function TakePanel({ place, name, text, language, says, use, onUse }: Props) {
   const all = useTakes();
   const { mutate } = useSWRConfig();
   const takes = all.filter((take) => take.place === place || take.id === use?.takeId);
@@ -44,7 +42,7 @@ export function TakePanel({ place, name, text, language, says, expected, use, on
   const bringing = useBringing({ place, text, says }, useNew);
   const differences = used ? outOfStep(used.says, says) : [];
   const markRight = async (take: KeptTake): Promise<void> => {
-    const before = { says: JSON.stringify(take.says), text: take.text };
+    const before = { says: JSON.stringify(take.says), text: take.text, verdict: JSON.stringify(take.verdict) };
     const set = async (body: object): Promise<void> => {
       await api(`${takesPath}/${take.id}`, { method: 'PATCH', body });
       await mutate(takesPath);
@@ -136,6 +134,14 @@ export function TakePanel({ place, name, text, language, says, expected, use, on
         </Box>
       )}
       {used && use && (
+        <TakeSaysNote
+          key={`says ${used.id}`}
+          take={used}
+          onRecord={() => setRecorder('computer')}
+          onVoice={use.byVoice ? null : () => onUse({ ...use, byVoice: true })}
+        />
+      )}
+      {used && use && (
         <Text mt="3" fontSize="13px">
           {use.byVoice ? 'The voice speaks for now; the recording waits. ' : 'Callers hear this recording. '}
           <Button
@@ -152,7 +158,6 @@ export function TakePanel({ place, name, text, language, says, expected, use, on
         </Text>
       )}
       {used && <TakeEditor key={used.id} take={used} />}
-      {used && <ListenCheck key={`heard ${used.id}`} take={used} expected={expected} />}
       <TakeList takes={takes} usedId={use?.takeId ?? null} onUse={onUse} />
     </Box>
   );

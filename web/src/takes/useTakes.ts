@@ -1,5 +1,5 @@
 import type { Polished, Recipe, SoundFault } from '@locutor/core/audio';
-import type { RecordedTake, TakeSays } from '@locutor/core/line';
+import type { RecordedTake, TakeSays, TakeVerdict } from '@locutor/core/line';
 import useSWR from 'swr';
 import { api } from '../api/client';
 
@@ -14,6 +14,8 @@ export interface KeptTake extends RecordedTake {
   readonly made: Omit<Polished, 'pcm'>;
   readonly faults: readonly SoundFault[];
   readonly says: TakeSays;
+  /** Null until it was listened to. */
+  readonly verdict: TakeVerdict | null;
 }
 
 const none: readonly KeptTake[] = [];

@@ -2,7 +2,6 @@ import type { LivePart } from '../../line';
 import type { Advice } from '../advice';
 import { comfortableMs, comfortableOptions } from '../advice';
 import type { OutOfStep } from '../inStep';
-import type { HeardOption } from '../listening';
 
 /** What a recording says that is no longer so, in the manager's words. */
 export function describeOutOfStep(difference: OutOfStep): string {
@@ -25,19 +24,6 @@ export function describeOutOfStep(difference: OutOfStep): string {
 /** A label as it is said: some begin with "to" or "for" themselves. */
 function whatFor(label: string): string {
   return /^(to|for)\s/i.test(label) ? label : `for ${label}`;
-}
-
-/** What listening to a recording tells of an option, in the manager's words. */
-export function describeHeard(heard: HeardOption): string {
-  const what = whatFor(heard.label);
-  switch (heard.type) {
-    case 'right':
-      return `Press ${heard.key} ${what}: ${heard.isSure ? 'heard' : 'probably heard'}.`;
-    case 'wrongKey':
-      return `${heard.isSure ? 'Heard' : 'Probably heard'} “press ${heard.heard}” ${what}, which is key ${heard.key}.`;
-    case 'notHeard':
-      return `Press ${heard.key} ${what}: not heard.`;
-  }
 }
 
 const partNames: Readonly<Record<LivePart['type'], string>> = {

@@ -110,9 +110,6 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
               .join(' ')}
             language={languageOf(row.voice)}
             says={saysOfWords(row.words, row.voice, facts)}
-            expected={
-              languageOf(row.voice) === 'en' ? { options: [], sentences: sentences.map(({ text }) => text) } : null
-            }
             use={row.take}
             onUse={(take) => change({ take })}
           />

@@ -18,7 +18,6 @@ import {
   optionsSaid,
   saysOfSheet,
   sheetSentences,
-  type Listened,
 } from '@locutor/core/speech';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -99,7 +98,6 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
             text={textOf(sheet, part.part, attendant.voice, facts)}
             language={languageOf(sheet.voice ?? attendant.voice)}
             says={saysOfSheet(sheet, part.part, attendant.voice, facts)}
-            expected={listenedOf(sheet, part.part, attendant.voice, facts)}
             use={takeUseOf(sheet, part.part)}
             onUse={onUse}
           />
@@ -136,25 +134,6 @@ function takeUseOf(sheet: Sheet, part: TakePart): TakeUse | null {
 
 function optionAt(sheet: Sheet, key: Key) {
   return sheet.type === 'menu' && keys.includes(key) ? sheet.options.find((option) => option.key === key) : undefined;
-}
-
-/** What a recording of a part may say; the keys of the options are listened for. */
-function listenedOf(
-  sheet: Menu | Announcement,
-  part: TakePart,
-  voice: Parameters<typeof sheetSentences>[1],
-  facts: Parameters<typeof sheetSentences>[2],
-): Listened | null {
-  if (languageOf(sheet.voice ?? voice) !== 'en') return null;
-  const sentences = sheetSentences(withoutTakes(sheet), voice, facts).filter(({ source }) => source.type === 'words');
-  const options =
-    sheet.type === 'menu' && part.type !== 'openingWords' && part.type !== 'closingWords' ? optionsSaid(sheet) : [];
-  return {
-    options: options
-      .filter(({ key }) => part.type !== 'option' || part.key === key)
-      .map(({ key, label }) => ({ key, label })),
-    sentences: part.type === 'option' ? [] : sentences.map(({ text }) => text),
-  };
 }
 
 /** What is to be read for a part, as the voice would say it. */
