@@ -14,6 +14,7 @@ import { DictionaryModule } from './dictionary/dictionary.module';
 import { DraftsModule } from './drafts/drafts.module';
 import { ExtensionsModule } from './extensions/extensions.module';
 import { ForesightModule } from './foresight/foresight.module';
+import { RecordingsModule } from './recordings/recordings.module';
 import { GreetingsModule } from './greetings/greetings.module';
 import { GroupsModule } from './groups/groups.module';
 import { HealthController } from './health/health.controller';
@@ -76,6 +77,7 @@ export class AppModule {
         ContactsModule,
         CallerListsModule,
         GreetingsModule,
+        RecordingsModule,
         MessagesModule,
         TakesModule,
         ListeningModule,

@@ -28,6 +28,8 @@ export interface PhoneTake {
   readonly name: string;
   /** What is to be said, as text to read. */
   readonly words: string;
+  /** What is recorded after it was kept, on the same call; left out for nothing. */
+  readonly then?: PhoneTake;
 }
 
 /** A caller has rung the line and it answers. Always the first event, and only that. */

@@ -4,6 +4,9 @@ import type { Hours } from '../hours';
 import { answersAt, hoursId, nextBoundary, nextTurn, type Answer, type Switch } from '../hours';
 import {
   type Attendant,
+  languageOf,
+  textKey,
+  type TextRecording,
   type Greeting,
   type Key,
   type LineId,
@@ -25,7 +28,10 @@ import {
   englishClockOf,
   type EnglishClock,
   asSentences,
+  outOfStep,
   plainSentences,
+  recordedSentence,
+  saysOfWords,
   sheetSentences,
   type PlainSentence,
   type Source,
@@ -87,6 +93,8 @@ export interface Ready {
   /** What a step, a menu or a box says in words without live parts; cutting them takes much longer than looking them up. */
   readonly said: Map<VoiceId, Map<string, SaidWords>>;
   readonly takes: ReadonlyMap<string, RecordedTake>;
+  /** The recordings of texts, by `textKey`; only those that are heard. */
+  readonly recordings: ReadonlyMap<string, TextRecording>;
   readonly phrases: Map<VoiceId, Map<string, readonly PlayItem[]>>;
   /** What words with live parts said lately, by what they are and by when it stops to be so. */
   readonly live: Map<string, Map<number, readonly PlayItem[]>>;
@@ -117,6 +125,7 @@ function makeReady(script: CallScript): Ready {
     boxByOwner: new Map(byOwner.reverse()),
     greetings: byId(script.greetings),
     takes: byId(script.takes),
+    recordings: recordingsOf(script),
     hours: byId(script.hours),
     blocked: script.callerLists.filter(({ kind }) => kind === 'blocked'),
     said: new Map(),
@@ -244,6 +253,8 @@ export function saidItems(
   source: Source,
   facts: () => SpokenFacts,
 ): readonly PlayItem[] {
+  const recorded = recordedItems(ready, words, voice, source, facts);
+  if (recorded) return recorded;
   if (hasLiveParts(words)) {
     const so = facts();
     const make = (): readonly PlayItem[] => asItems(asSentences(plainSentences(words, voice, so), voice, source));
@@ -254,6 +265,28 @@ export function saidItems(
   let said = items.get(place);
   if (!said) items.set(place, (said = asItems(asSentences(plain, voice, source))));
   return said;
+}
+
+/** The recording of these words, where there is one and it says what is so now. */
+function recordedItems(
+  { recordings, takes }: Ready,
+  words: string,
+  voice: VoiceId,
+  source: Source,
+  facts: () => SpokenFacts,
+): readonly PlayItem[] | undefined {
+  if (recordings.size === 0) return undefined;
+  const recording = recordings.get(textKey(languageOf(voice), words));
+  const take = recording && takes.get(recording.take.takeId);
+  if (!take) return undefined;
+  const { live } = recording;
+  const isSo = live.length === 0 || outOfStep({ words, options: [], live }, saysOfWords(words, voice, facts())).length === 0;
+  return isSo ? asItems([recordedSentence(take, voice, source)]) : undefined;
+}
+
+function recordingsOf({ recordings = [] }: CallScript): ReadonlyMap<string, TextRecording> {
+  const heard = recordings.filter(({ take }) => !take.byVoice);
+  return new Map(heard.map((each) => [textKey(each.language, each.words), each]));
 }
 
 /** Days of callers, and some to spare. */
@@ -312,6 +345,8 @@ function placeOf(source: Source): string {
 
 /** Something the line says by itself, in the language of a voice. */
 export function phraseItems(ready: Ready, voice: VoiceId, words: string): readonly PlayItem[] {
+  const recorded = recordedItems(ready, words, voice, { type: 'line' }, () => noFacts);
+  if (recorded) return recorded;
   let ofVoice = ready.phrases.get(voice);
   if (!ofVoice) ready.phrases.set(voice, (ofVoice = new Map()));
   let items = ofVoice.get(words);

@@ -52,7 +52,7 @@ export function waitForTakeKey(run: Run, { take, of, asked }: TakeAsking): void 
   setPhase(run, { type: 'takeWaiting', timerId: startTimer(run, callLimits.settleTakeWithinMs), take, of, asked });
 }
 
-/** 1 keeps it, 2 says it, 3 records again. */
+/** 1 keeps it and goes on with the next, 2 says it, 3 records again. */
 export function takeRecorderKey(run: Run, phase: TakeAsking | TakeWaiting, key: Key): Next | undefined {
   const isKnown = key === '1' || key === '2' || key === '3';
   note(run, { type: 'key', key, use: isKnown ? 'option' : 'ignored' });
@@ -62,6 +62,10 @@ export function takeRecorderKey(run: Run, phase: TakeAsking | TakeWaiting, key: 
   switch (key) {
     case '1':
       settle(run, phase, true);
+      if (of.then) {
+        sayBeforeTone(run, of.then, phrases(run).speakNext(of.then.name));
+        return undefined;
+      }
       sayThen(run, lineItems(run, phrases(run).takeKept), { type: 'end', reason: 'recorderDone' });
       return undefined;
     case '2':

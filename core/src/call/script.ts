@@ -9,6 +9,7 @@ import {
   type LineId,
   type OperatorId,
   type RecordedTake,
+  type TextRecording,
 } from '../line';
 
 /** A line as a call sees it. */
@@ -41,6 +42,8 @@ export interface CallScript {
   readonly greetings: readonly Greeting[];
   /** The recordings that sheets and greetings may be heard from. */
   readonly takes: readonly RecordedTake[];
+  /** The recordings of other texts than theirs; left out where there are none. */
+  readonly recordings?: readonly TextRecording[];
   /** What is played to those who wait or are on hold. */
   readonly holdMusic: HoldMusicId;
   /** What outside numbers may be called, and how many at once. */

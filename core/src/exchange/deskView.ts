@@ -115,7 +115,7 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
       const call = exchange.calls.get(doing.callId);
       if (!call) return nothing;
       const { id, talkingTo, state } = call;
-      const take = 'of' in state.phase ? state.phase.of : null;
+      const take = 'of' in state.phase ? shownOf(state.phase.of) : null;
       const held = doing.held ? (seenCall(exchange, doing.held.callId, cameByOf) ?? null) : null;
       return { type: 'calling', callId: id, phase: state.phase.type, talkingTo, held, take };
     }
@@ -128,7 +128,7 @@ function deskDoing(exchange: Exchange, personId: PersonId, cameByOf: (callId: Ca
     }
     case 'rung': {
       const { by, leg, sinceMs, isAccepting } = doing;
-      if (by.type === 'take') return { type: 'rungForTake', of: by.of, sinceMs };
+      if (by.type === 'take') return { type: 'rungForTake', of: shownOf(by.of), sinceMs };
       const callId = by.type === 'queue' ? exchange.queues.get(by.queueId)?.waiting[0]?.callId : by.callId;
       const call = callId && seenCall(exchange, callId, cameByOf);
       const of = by.type === 'call' ? null : by.type === 'group' ? by.groupId : by.queueId;
@@ -156,4 +156,9 @@ export function seenCall(
   if (!call) return undefined;
   const { callerNumber, staffCaller, sinceMs, transfer } = call;
   return { callId, callerNumber, staffCaller, sinceMs, transfer, cameBy: cameByOf(callId) };
+}
+
+/** What is recorded now; what comes after it is told when it comes. */
+function shownOf({ name, words }: PhoneTake): PhoneTake {
+  return { name, words };
 }

@@ -177,3 +177,4 @@ export {
   type SpokenText,
 } from './spokenTexts';
 export { menuWords } from './menuWords';
+export { placeOfText, textKey, textPlacePattern, type TextRecording } from './textRecording';

@@ -24,6 +24,7 @@ import type {
   Slot,
   TakeId,
   TakeSays,
+  TakeVerdict,
   Unpressed,
 } from '../line';
 import { slotKey } from '../line';
@@ -33,6 +34,8 @@ export interface ProofTake {
   readonly id: TakeId;
   readonly says: TakeSays;
   readonly faults: readonly SoundFault[];
+  /** What is known of whether it says that; left out or null where nobody has listened to it. */
+  readonly verdict?: TakeVerdict | null;
   readonly lengthMs: number;
   /** What was measured of it as callers hear it; left out where that is not known. */
   readonly made?: { readonly after: Pick<Measures, 'lufs'> };

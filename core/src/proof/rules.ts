@@ -68,7 +68,9 @@ import { pathStops } from './rules/pathStops';
 import { priceInWords } from './rules/priceInWords';
 import { pricesDiffer } from './rules/pricesDiffer';
 import { queuePaused } from './rules/queuePaused';
+import { recordingNotKnown } from './rules/recordingNotKnown';
 import { recordingOutOfStep } from './rules/recordingOutOfStep';
+import { recordingSaysOther } from './rules/recordingSaysOther';
 import { recordingPoor } from './rules/recordingPoor';
 import { recordingSilent } from './rules/recordingSilent';
 import { recordsUntold } from './rules/recordsUntold';
@@ -132,6 +134,8 @@ export const rules = [
   longWait,
   noWayOut,
   recordingOutOfStep,
+  recordingSaysOther,
+  recordingNotKnown,
   recordingPoor,
   keySaidNotMapped,
   keySaidOtherwise,

@@ -1,6 +1,7 @@
-import type { Edit, Greeting, SpokenText as Spoken, Sheet, SpokenPlace, VoiceId } from '../line';
+import type { Edit, Greeting, SpokenText as Spoken, Sheet, SpokenPlace, TakeUse, VoiceId } from '../line';
 import {
   findSheet,
+  heardText,
   pathAt,
   readPieces,
   spokenTexts as listed,
@@ -12,7 +13,7 @@ import type { Box, Group, Queue } from '../directory';
 import type { Hours } from '../hours';
 import { keysSaid } from './reading/keysSaid';
 import { remember, rememberBy } from './remember';
-import type { FindingPlace, ProofSubject } from './rule';
+import type { FindingPlace, ProofSubject, ProofTake } from './rule';
 
 /** Words that callers may hear, as the rules read them. */
 export interface SpokenText {
@@ -28,9 +29,52 @@ export interface SpokenText {
 
 /** Everything that is written to be spoken. */
 export function spokenTexts(subject: ProofSubject): readonly SpokenText[] {
-  const { attendant, greetings, groups, queues, boxes, hours, switched } = subject;
-  return textsOf(attendant, greetings, groups, queues, boxes, hours, switched?.words ?? '');
+  const { attendant, greetings, groups, queues, boxes, hours, switched, takes } = subject;
+  const written = textsOf(attendant, greetings, groups, queues, boxes, hours, switched?.words ?? '');
+  return takes.some(({ verdict }) => verdict?.type === 'other')
+    ? asHeard(written, attendant, greetings, takes)
+    : written;
 }
+
+/** Where a recording is known to say something else, callers hear that, and not what is written. */
+const asHeard = remember(
+  (
+    written: readonly SpokenText[],
+    attendant: Attendant,
+    greetings: readonly Greeting[],
+    takes: readonly ProofTake[],
+  ): readonly SpokenText[] => {
+    const saidIn = new Map(
+      takes.flatMap(({ id, verdict }) => (verdict?.type === 'other' ? [[id, heardText(verdict)] as const] : [])),
+    );
+    const heardIn = (use: TakeUse | null | undefined): string | undefined =>
+      use && !use.byVoice ? saidIn.get(use.takeId) : undefined;
+    const said = (text: SpokenText): string | null | undefined => {
+      const { at, place } = text;
+      if (at.type === 'row') return heardIn(greetings.find(({ id }) => id === at.id)?.take);
+      if (place.type !== 'words' && place.type !== 'option') return undefined;
+      const takesOf = findSheet(attendant, place.sheetId)?.takes;
+      const whole = heardIn(takesOf?.whole);
+      if (place.type === 'option') return whole === undefined ? undefined : null;
+      switch (place.part) {
+        case 'words':
+          return whole;
+        case 'openingWords':
+          return whole ?? heardIn(takesOf?.openingWords);
+        case 'closingWords':
+          // All of the sheet was heard with its opening words.
+          return whole === undefined ? heardIn(takesOf?.closingWords) : null;
+        default:
+          return undefined;
+      }
+    };
+    return written.flatMap((text) => {
+      const heard = said(text);
+      if (heard === undefined) return [text];
+      return heard === null || heard === '' ? [] : [{ ...text, words: heard, typed: heard }];
+    });
+  },
+);
 
 const textsOf = remember(
   (

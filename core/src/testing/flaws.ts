@@ -305,6 +305,25 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     office: { queues: [closedQueue] },
     says: 'Key 1 of Welcome leads to a queue that callers can leave only by hanging up.',
   },
+  recordingSaysOther: {
+    edits: [recorded],
+    office: take({
+      verdict: {
+        type: 'other',
+        by: 'listening',
+        parts: [
+          { text: 'The fuel dock opens at', insteadOf: null },
+          { text: 'ten', insteadOf: 'eight' },
+        ],
+      },
+    }),
+    says: 'A recording of Fuel dock says “ten” instead of “eight”.',
+  },
+  recordingNotKnown: {
+    edits: [recorded],
+    office: take({ verdict: { type: 'unknown', why: 'language' } }),
+    says: 'Nobody knows yet whether a recording of Fuel dock says its words.',
+  },
   recordingOutOfStep: {
     edits: [recorded],
     office: take({ says: { words: 'The fuel dock opens at nine.', options: [], live: [] } }),

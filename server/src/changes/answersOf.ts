@@ -22,6 +22,8 @@ export const answersOf = {
   caller_list: ['/api/names', '/api/caller-lists', '/api/lines/*/script'],
   greeting: ['/api/names', '/api/uses', '/api/greetings', '/api/lines/*/script'],
   take: ['/api/takes', '/api/greetings'],
+  text_recording: ['/api/recordings', '/api/lines/*/script'],
+  recording_session: ['/api/recording-sessions'],
   dictionary: ['/api/dictionary'],
   settings: ['/api/settings', '/api/lines/*/script'],
   message: ['/api/messages'],

@@ -20,6 +20,7 @@ import { PuttingBack1700000018000 } from './migrations/1700000018-puttingBack';
 import { DatedWeeks1700000019000 } from './migrations/1700000019-datedWeeks';
 import { Rotas1700000020000 } from './migrations/1700000020-rotas';
 import { Verdicts1700000021000 } from './migrations/1700000021-verdicts';
+import { TextRecordings1700000022000 } from './migrations/1700000022-textRecordings';
 import { Sweeping1700000012000 } from './migrations/1700000012-sweeping';
 import { SilentMessages1700000011000 } from './migrations/1700000011-silentMessages';
 
@@ -61,6 +62,7 @@ export function dataSourceOptions(dataDir: string): DataSourceOptions {
       DatedWeeks1700000019000,
       Rotas1700000020000,
       Verdicts1700000021000,
+      TextRecordings1700000022000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -18,6 +18,8 @@ import { PresenceEntity } from '../live/presence.entity';
 import { MessageEntity } from '../messages/message.entity';
 import { OutboxItemEntity } from '../outbox/outboxItem.entity';
 import { PersonEntity } from '../people/person.entity';
+import { SessionEntity } from '../recordings/session.entity';
+import { TextRecordingEntity } from '../recordings/textRecording.entity';
 import { QueueEntity } from '../queues/queue.entity';
 import { SettingsEntity } from '../settings/settings.entity';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
@@ -51,5 +53,7 @@ export const entities = [
   SpokenSentenceEntity,
   SwitchEntity,
   TakeEntity,
+  TextRecordingEntity,
+  SessionEntity,
   DictionaryEntity,
 ];

@@ -12,7 +12,7 @@ export class PhoneTakesController {
 
   /**
    * Rings a desk phone, on which a greeting is spoken and kept. Asked for `application/x-ndjson` it tells how far that
-   * is (`ringing`, `instructing`, `recording`, `finishing`, `asking`) and at the end `{"done": ...}`. Giving up the
+   * is (`ringing`, `instructing`, `recording`, `finishing`, `asking`, `kept`) and at the end `{"done": ...}`. Giving up the
    * request hangs up.
    */
   @Post()

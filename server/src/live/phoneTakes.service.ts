@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { CallState } from '@locutor/core/call';
+import type { CallState, PhoneTake } from '@locutor/core/call';
 import type { PersonId } from '@locutor/core/directory';
 import type { TakeId } from '@locutor/core/line';
 import { conflict, notFound, Problem } from '../problems/problem';
@@ -9,8 +9,8 @@ import { TakesService } from '../takes/takes.service';
 import { LiveLine } from './liveLine.service';
 import type { PhoneTakeDto } from './phoneTake.dto';
 
-/** How far a recording with a desk phone is. */
-export type PhoneStage = 'ringing' | 'instructing' | 'recording' | 'finishing' | 'asking';
+/** How far a recording with a desk phone is; `kept` once for each that is. */
+export type PhoneStage = 'ringing' | 'instructing' | 'recording' | 'finishing' | 'asking' | 'kept';
 
 const stageOf: Partial<Record<CallState['phase']['type'], PhoneStage>> = {
   takeSpeaking: 'instructing',
@@ -29,18 +29,21 @@ export class PhoneTakesService {
   ) {}
 
   /**
-   * Rings a desk phone and waits until a recording was kept on it.
+   * Rings a desk phone and waits until everything was recorded and kept on it, or it is hung up.
+   * @returns the last that was kept
    * @throws Problem 409 when the phone is in use, nobody answers, or nothing was kept.
    */
   async record(of: PhoneTakeDto, { tell, signal }: Stages<PhoneStage>): Promise<TakeEntity> {
-    const { personId, name, ...what } = of;
+    const { personId, more = [], ...first } = of;
+    const all = [first, ...more];
+    let current = 0;
     if (!this.line.isPerson(personId as PersonId)) throw notFound('That person');
     tell?.('ringing');
     const kept = await new Promise<TakeId | null>((resolve, reject) => {
       let keptId: TakeId | null = null;
       const giveUp = this.line.askForTake(
         personId as PersonId,
-        { name, words: of.text ?? '' },
+        phoneTakeOf(all),
         {
           phaseIs: (phase) => {
             const stage = stageOf[phase];
@@ -48,7 +51,8 @@ export class PhoneTakesService {
           },
           finish: async (wav) => {
             try {
-              const take = await this.takes.bringSound(wav, { ...what, source: 'phone' });
+              const { place, text, says } = all[current] ?? first;
+              const take = await this.takes.bringSound(wav, { place, text, says, source: 'phone' });
               return { takeId: take.id, audioId: take.audioId, lengthMs: take.lengthMs };
             } catch (error) {
               // Nothing is heard on it.
@@ -57,8 +61,10 @@ export class PhoneTakesService {
             }
           },
           settle: async (takeId, keep) => {
-            if (keep) keptId = takeId;
-            else await this.takes.remove(takeId);
+            if (!keep) return this.takes.remove(takeId);
+            keptId = takeId;
+            current += 1;
+            tell?.('kept');
           },
           unanswered: (why) => reject(conflict(unanswered[why])),
           over: () => resolve(keptId),
@@ -72,6 +78,12 @@ export class PhoneTakesService {
     if (!kept) throw conflict('The phone was hung up and nothing was kept. Ring it again when you like.');
     return this.takes.get(kept);
   }
+}
+
+/** Everything that is recorded on one call, each with what comes after it. */
+function phoneTakeOf(all: readonly { readonly name: string; readonly text?: string }[]): PhoneTake {
+  const [last, ...before] = [...all].reverse().map(({ name, text = '' }): PhoneTake => ({ name, words: text }));
+  return before.reduce<PhoneTake>((then, each) => ({ ...each, then }), last ?? { name: '', words: '' });
 }
 
 const unanswered = {

@@ -13,6 +13,7 @@ import { OutboxService } from '../outbox/outbox.service';
 import { SettingsService } from '../settings/settings.service';
 import { SpokenSentenceEntity } from '../speech/spokenSentence.entity';
 import { spokenBytes } from '../speech/spokenBytes';
+import { TextRecordingEntity } from '../recordings/textRecording.entity';
 import { TakeEntity } from '../takes/take.entity';
 import { VersionEntity } from '../versions/version.entity';
 
@@ -75,7 +76,7 @@ export class SweepService implements OnApplicationBootstrap, OnModuleDestroy {
     }
   }
 
-  /** The takes that a draft, a version, or a greeting of the library is heard from. */
+  /** The takes that a draft, a version, a greeting of the library or any other text is heard from. */
   private async takesUsed(): Promise<ReadonlySet<TakeId>> {
     const used = new Set<TakeId>();
     // Read as text: also of a draft that cannot be read nothing is to be lost.
@@ -83,6 +84,7 @@ export class SweepService implements OnApplicationBootstrap, OnModuleDestroy {
       for (const [id] of JSON.stringify(attendant).matchAll(/take:[\w-]+/g)) used.add(id as TakeId);
     }
     for (const { take } of await this.database.getRepository(GreetingEntity).find()) if (take) used.add(take.takeId);
+    for (const { take } of await this.database.getRepository(TextRecordingEntity).find()) used.add(take.takeId);
     const versions = this.database.getRepository(VersionEntity);
     for (const { takes } of await versions.find({ select: { takes: true } })) for (const { id } of takes) used.add(id);
     return used;

@@ -1,5 +1,5 @@
 import { longestPauseMs, longestSoundMs, mostCuts } from '@locutor/core/audio';
-import { keys, longestLabel, longestWords, unknownReasons, type TakeVerdict } from '@locutor/core/line';
+import { keys, longestLabel, longestWords, textPlacePattern, unknownReasons, type TakeVerdict } from '@locutor/core/line';
 import { z } from 'zod';
 import { PatternField, TextField } from '../problems/fields';
 import { invalid } from '../problems/problem';
@@ -8,17 +8,18 @@ import type { Recipe } from '@locutor/core/audio';
 import type { TakeSays } from '@locutor/core/line';
 
 const id = '[A-Za-z0-9_-]{1,40}';
-/** A greeting of the library, or a part of a sheet of a line. */
+/** A greeting of the library, a part of a sheet of a line, or any other text by its words. */
 const placePattern = new RegExp(
-  `^(?:greeting:${id}|line:${id} sheet:${id} (?:whole|openingWords|closingWords|option [0-9*#]))$`,
+  `^(?:greeting:${id}|line:${id} sheet:${id} (?:whole|openingWords|closingWords|option [0-9*#])|${textPlacePattern.source.slice(1, -1)})$`,
 );
+export const placeRule = { pattern: placePattern, says: 'Say what it is a recording of: a greeting, a sheet, a text.' };
 const longestFileName = 255;
 /** Live parts can say more than stands in the words. */
 export const longestText = 2 * longestWords;
 
 /** The fields beside the file; recipe, says and law come as text. */
 export class BringTakeDto {
-  @PatternField({ pattern: placePattern, says: 'Say what it is a recording of: a greeting or a part of a sheet.' })
+  @PatternField(placeRule)
   place: string;
 
   @PatternField({

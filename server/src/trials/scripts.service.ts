@@ -13,6 +13,7 @@ import { LinesService } from '../lines/lines.service';
 import { PeopleService } from '../people/people.service';
 import { conflict } from '../problems/problem';
 import { QueuesService } from '../queues/queues.service';
+import { RecordingsService } from '../recordings/recordings.service';
 import { SettingsService } from '../settings/settings.service';
 import { SwitchesService } from '../switches/switches.service';
 import { TakesService } from '../takes/takes.service';
@@ -41,6 +42,7 @@ export class ScriptsService {
     private readonly greetings: GreetingsService,
     private readonly takes: TakesService,
     private readonly settings: SettingsService,
+    private readonly texts: RecordingsService,
   ) {}
 
   /**
@@ -74,13 +76,14 @@ export class ScriptsService {
       this.hours.list(),
     ]);
     const library = [...greetings, ...spoken];
-    const used = library.flatMap(({ take }) => (take ? [take.takeId] : []));
+    const recordings = await this.texts.list();
+    const used = [...library, ...recordings].flatMap(({ take }) => (take ? [take.takeId] : []));
     const drafts = scripts.flatMap(({ attendant }) => [...takesUsed(attendant)]);
     // What is on air has recordings as they were when it was put there; those come last and win.
     const takes = [...(await this.takes.recorded([...used, ...drafts])), ...kept];
     const directory = { people, groups, queues, boxes, contacts, callerLists, greetings: library, takes, hours };
     const { holdMusic, outgoing } = await this.settings.get();
-    return { lineId, lines: scripts, ...directory, holdMusic, outgoing };
+    return { lineId, lines: scripts, ...directory, recordings, holdMusic, outgoing };
   }
 
   private async attendantOf({ id, onAirVersionId }: LineEntity, which: Which): Promise<StandIn> {

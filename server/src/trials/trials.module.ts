@@ -4,6 +4,7 @@ import { CallerListsModule } from '../callerLists/callerLists.module';
 import { ContactsModule } from '../contacts/contacts.module';
 import { DraftsModule } from '../drafts/drafts.module';
 import { GreetingsModule } from '../greetings/greetings.module';
+import { RecordingsModule } from '../recordings/recordings.module';
 import { GroupsModule } from '../groups/groups.module';
 import { HoursModule } from '../hours/hours.module';
 import { LinesModule } from '../lines/lines.module';
@@ -32,6 +33,7 @@ import { TrialsController } from './trials.controller';
     ContactsModule,
     CallerListsModule,
     GreetingsModule,
+    RecordingsModule,
   ],
   controllers: [TrialsController],
   providers: [ScriptsService],

@@ -28,7 +28,17 @@ import type {
   WhenSums,
 } from '@locutor/core/traffic';
 import type { Unpressed } from '@locutor/core/line';
-import type { Attendant, Greeting, HoldMusicId, Line, LineId, Names, RecordedTake, VoiceId } from '@locutor/core/line';
+import type {
+  Attendant,
+  Greeting,
+  HoldMusicId,
+  Line,
+  LineId,
+  Names,
+  RecordedTake,
+  TextRecording,
+  VoiceId,
+} from '@locutor/core/line';
 import type { LoggedCaller } from '@locutor/core/whatIf';
 import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
@@ -343,6 +353,11 @@ export function useContacts(): readonly KeptContact[] {
 
 export function useCallerLists(): readonly KeptCallerList[] {
   return byName(useSWR<readonly KeptCallerList[]>('/api/caller-lists', api).data);
+}
+
+/** The texts that are heard from a recording, but for sheets and greetings of the library. */
+export function useTextRecordings(): readonly TextRecording[] {
+  return useSWR<readonly TextRecording[]>('/api/recordings', api).data ?? none;
 }
 
 export function useGreetings(): readonly KeptGreeting[] {

@@ -2,7 +2,7 @@ import { usualOutgoing } from '@locutor/core/directory';
 import type { CallScript } from '@locutor/core/call';
 import { usualHoldMusic, type Attendant } from '@locutor/core/line';
 import { useCallback } from 'react';
-import { useAllHours, useDirectory, useServerScript, useSettings, type WholeVersion } from '../api/resources';
+import { useAllHours, useDirectory, useServerScript, useSettings, useTextRecordings, type WholeVersion } from '../api/resources';
 import { useTakes } from '../takes/useTakes';
 import { useDraftTools } from '../draft/DraftProvider';
 
@@ -25,6 +25,7 @@ export function useCallScript(): CallScriptMaker {
   const directory = useDirectory();
   const allHours = useAllHours().data;
   const takes = useTakes();
+  const recordings = useTextRecordings();
   const settings = useSettings().data;
   const holdMusic = settings?.holdMusic ?? usualHoldMusic;
   const outgoing = settings?.outgoing ?? usualOutgoing;
@@ -58,13 +59,14 @@ export function useCallScript(): CallScriptMaker {
         callerLists,
         greetings: then ? kept.greetings : [...greetings, ...kept.greetings],
         takes: [...takes, ...kept.takes],
+        recordings,
         holdMusic,
         outgoing,
         hours: allHours ?? [],
         ...(then && directoryOf(then)),
       };
     },
-    [line, hours, switched, directory, allHours, lines, takes, holdMusic, outgoing],
+    [line, hours, switched, directory, allHours, lines, takes, recordings, holdMusic, outgoing],
   );
   return { make, isLoading };
 }

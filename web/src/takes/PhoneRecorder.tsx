@@ -15,12 +15,13 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const stageWords: Readonly<Record<PhoneStage, (first: string) => string>> = {
+export const stageWords: Readonly<Record<PhoneStage, (first: string) => string>> = {
   ringing: (first) => `${first}’s phone is ringing …`,
   instructing: () => 'Answered. The phone says what to do.',
   recording: () => 'Recording. # ends it.',
   finishing: () => 'Making it good …',
   asking: () => 'Recorded. On the phone, 1 keeps it, 2 plays it, 3 records again.',
+  kept: () => 'Kept.',
 };
 
 /** Records with a desk phone: it is rung, and everything else is done on its keys. */
@@ -37,7 +38,7 @@ export function PhoneRecorder({ of, name, onTake, onClose }: Props) {
     if (!person) return setProblem('Choose first whose desk phone is rung.');
     setProblem(null);
     setStage('ringing');
-    work.current = takeByPhone({ ...of, name, personId: person.id }, setStage);
+    work.current = takeByPhone([{ ...of, name }], person.id, setStage);
     try {
       await onTake(await work.current.done);
       onClose();

@@ -31,15 +31,21 @@ export function bringTake(bringing: Bringing, tell: (stage: PolishStage | 'sendi
   return askInStages(takesPath, form, tell);
 }
 
-/** How far a recording with a desk phone is. */
-export type PhoneStage = 'ringing' | 'instructing' | 'recording' | 'finishing' | 'asking';
+/** How far a recording with a desk phone is; `kept` once for each that is. */
+export type PhoneStage = 'ringing' | 'instructing' | 'recording' | 'finishing' | 'asking' | 'kept';
 
-/** Rings somebody's desk phone, on which it is spoken and kept. */
+/** Something that is recorded with a desk phone. */
+export type SpokenOnPhone = Pick<Bringing, 'place' | 'text' | 'says'> & { readonly name: string };
+
+/** Rings somebody's desk phone, on which it is spoken and kept; and after it whatever else there is. */
 export function takeByPhone(
-  of: Pick<Bringing, 'place' | 'text' | 'says'> & { readonly personId: PersonId; readonly name: string },
+  [first, ...more]: readonly [SpokenOnPhone, ...SpokenOnPhone[]],
+  personId: PersonId,
   tell: (stage: PhoneStage) => void,
 ): Work<KeptTake> {
-  return askInStages('/api/phone-takes', JSON.stringify({ ...of, says: JSON.stringify(of.says) }), tell);
+  const sent = ({ says, ...of }: SpokenOnPhone): object => ({ ...of, says: JSON.stringify(says) });
+  const body = { ...sent(first), personId, ...(more.length > 0 && { more: more.map(sent) }) };
+  return askInStages('/api/phone-takes', JSON.stringify(body), tell);
 }
 
 /** Makes a take good by another recipe. */

@@ -38,6 +38,8 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   keyIsFirstDigit: 'Move the key, or give extensions another first digit in the Directory.',
   longWait: 'Shorten its longest wait in the Directory.',
   noWayOut: 'Give it a key that leaves it, in the Directory.',
+  recordingSaysOther: 'Hear it. Record it again, let the voice say it until then, or say that it is right.',
+  recordingNotKnown: 'Hear it under Greetings, and say what it says.',
   recordingOutOfStep: 'Record it again, let the voice say it until then, or mark it as right.',
   recordingPoor: 'Record it again, or let the voice say it.',
   stayNotKept: 'Let pressing nothing ring whom the words promise, or change the words.',

@@ -45,6 +45,11 @@ export const says: Readonly<Record<RuleName, Says>> = {
     `${where} is also the first digit of extensions: who presses it waits ${waitSeconds} s.`,
   longWait: (where) => `${where} lets callers wait longer than four minutes.`,
   noWayOut: (where) => `${where} leads to a queue that callers can leave only by hanging up.`,
+  recordingSaysOther: (where, { heard, meant }) =>
+    heard === ''
+      ? `A recording of ${where} leaves out “${meant}”.`
+      : `A recording of ${where} says “${heard}” instead of “${meant}”.`,
+  recordingNotKnown: (where) => `Nobody knows yet whether a recording of ${where} says its words.`,
   recordingOutOfStep: (where, facts) => `A recording of ${where} is out of step. ${facts.says}`,
   recordingPoor: (where, { fault }) => `A recording of ${where} ${poor[fault ?? ''] ?? 'is hard to understand'}.`,
   stayNotKept: (where, { words, whom, why }) =>

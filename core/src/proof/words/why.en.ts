@@ -38,6 +38,8 @@ export const why: Readonly<Record<RuleName, string>> = {
   keyIsFirstDigit: 'Everyone who presses the key has to wait in silence for further digits.',
   longWait: 'Most callers hang up after two to four minutes.',
   noWayOut: 'Who cannot wait any longer loses their place and reaches nobody.',
+  recordingSaysOther: 'Callers do what the recording says, whatever is written here.',
+  recordingNotKnown: 'A file can say anything: what callers hear may be something else.',
   recordingOutOfStep: 'Callers do what the recording says, and end up somewhere else.',
   recordingPoor: 'Callers do not understand it, or do not hear it to the end.',
   stayNotKept: 'Callers wait for a person who does not come, and are cut off.',

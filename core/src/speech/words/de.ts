@@ -43,5 +43,6 @@ export const phrases: Phrases = {
   nothingRecorded: 'Es war nichts zu hören. Sprechen Sie bitte nach dem Ton und drücken Sie dann Raute.',
   takeKeys: 'Behalten mit der 1. Anhören mit der 2. Noch einmal aufnehmen mit der 3.',
   takeKept: 'Die Aufnahme ist gesichert. Auf Wiederhören.',
+  speakNext: (name) => `Gesichert. Als Nächstes: ${name}. Sprechen Sie nach dem Ton und drücken Sie dann Raute.`,
   takeNotKept: 'Die Aufnahme wurde nicht gesichert. Auf Wiederhören.',
 };

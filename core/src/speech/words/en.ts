@@ -42,5 +42,6 @@ export const phrases: Phrases = {
   nothingRecorded: 'Nothing was heard. Please speak after the tone, then press pound.',
   takeKeys: 'To keep it, press 1. To hear it, press 2. To record it again, press 3.',
   takeKept: 'It is kept. Goodbye.',
+  speakNext: (name) => `Kept. Next: ${name}. Speak after the tone, then press pound.`,
   takeNotKept: 'It was not kept. Goodbye.',
 };

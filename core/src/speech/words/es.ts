@@ -44,5 +44,6 @@ export const phrases: Phrases = {
   nothingRecorded: 'No se ha oído nada. Hable después de la señal y pulse almohadilla.',
   takeKeys: 'Para guardarlo, pulse 1. Para oírlo, pulse 2. Para grabarlo otra vez, pulse 3.',
   takeKept: 'Guardado. Adiós.',
+  speakNext: (name) => `Guardado. Ahora: ${name}. Hable después de la señal y pulse almohadilla.`,
   takeNotKept: 'No se ha guardado. Adiós.',
 };

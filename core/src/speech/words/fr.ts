@@ -45,5 +45,6 @@ export const phrases: Phrases = {
   nothingRecorded: 'Rien n’a été entendu. Parlez après le bip, puis appuyez sur dièse.',
   takeKeys: 'Pour le garder, appuyez sur 1. Pour l’écouter, sur 2. Pour recommencer, sur 3.',
   takeKept: 'C’est gardé. Au revoir.',
+  speakNext: (name) => `C’est gardé. Ensuite : ${name}. Parlez après le bip, puis appuyez sur dièse.`,
   takeNotKept: 'L’enregistrement n’a pas été gardé. Au revoir.',
 };

@@ -46,5 +46,7 @@ export interface Phrases {
   readonly nothingRecorded: string;
   readonly takeKeys: string;
   readonly takeKept: string;
+  /** It is kept, and another is to be recorded. */
+  readonly speakNext: (name: string) => string;
   readonly takeNotKept: string;
 }
