@@ -64,6 +64,8 @@ export async function recordSheets(
     form.set('says', JSON.stringify(each.before?.(says) ?? says));
     form.set('audio', new Blob([await roomRecording(ask, url, each)]), 'recording.wav');
     const take = await ask<{ id: TakeId }>('POST', '/api/takes', form);
+    // Whoever recorded it heard it: it says what it said then.
+    await ask('PATCH', `/api/takes/${take.id}`, { verdict: JSON.stringify({ type: 'right', by: 'manager' }) });
     const takes = { whole: { takeId: take.id, byVoice: false } };
     now = { ...now, sheets: now.sheets.map((other) => (other.id === sheet.id ? { ...other, takes } : other)) };
   }

@@ -290,5 +290,7 @@ test('a group says in its own words that it is closed, and sends callers elsewhe
   await page.getByLabel('What moorings, closed, step 1 does', { exact: false }).selectOption('hangUp');
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Said outside its hours', { exact: true })).toHaveText(/The moorings office is closed now/);
+  await expect(page.getByLabel('Said outside its hours', { exact: true })).toHaveText(
+    /The moorings office is closed now/,
+  );
 });

@@ -241,20 +241,86 @@ test('another piece of hold music is chosen, and played to those who wait', asyn
   expect((await script.json()) as object).toMatchObject({ holdMusic: 'ferry' });
 });
 
-test('a recording says its words, typed or listened to', async ({ page, server }) => {
-  await page.goto(`${server.url}/greetings/sheet:launch`);
-  const says = panel(page).getByLabel(/^What it says, word for word/);
-  await expect(says).toHaveValue(/^Launching runs from the middle of April/);
-  await says.fill('Launching runs in spring.');
-  await says.blur();
-  await expect(page.getByRole('region', { name: 'Recordings of Launch day' })).toContainText(
-    'Launching runs in spring.',
-  );
-  const there = (await (await page.request.get(`${server.url}/api/listening`)).json()) as { isThere: boolean };
-  test.skip(!there.isThere, 'No recogniser is installed on this machine.');
-  await panel(page).getByRole('button', { name: 'Check by listening' }).click();
-  const heardIn = panel(page).getByRole('status', { name: 'What was heard' });
-  await expect(heardIn).toContainText(/Press 1 to ask for a date: (probably )?heard\./, { timeout: 60_000 });
-  await panel(page).getByRole('button', { name: 'Use what was heard as its words' }).click();
-  await expect(says).toHaveValue(/press 1/);
+test('what a recording says is asked for where nobody knows, and told where it is something else', async ({
+  page,
+  server,
+}) => {
+  await newGreeting(page, server.url);
+  await words(page).fill('The regatta is on.');
+  await expect(page.getByRole('region', { name: 'Greeting' }).getByText('Saved')).toBeVisible();
+  const tone = { name: 'tone.mp3', mimeType: 'audio/mpeg', buffer: readFileSync(join(sounds, 'tone.mp3')) };
+  const answer = panel(page).getByLabel('Type what it says, word for word');
+  const keep = panel(page).getByRole('button', { name: 'Keep', exact: true });
+  await panel(page).locator('input[type=file]').setInputFiles([tone]);
+  await expect(panel(page)).toContainText('What does it say?');
+  await answer.fill('The regatta is off.');
+  await keep.click();
+  await expect(panel(page)).toContainText('It says something else');
+  await expect(panel(page)).toContainText('The regatta is off. (instead of “The regatta is on.”)');
+  await page.getByRole('link', { name: 'All greetings' }).click();
+  const row = page.getByRole('row', { name: /New greeting/ });
+  await expect(row).toContainText('Says something else');
+  const shown = page.getByLabel('Which greetings are shown');
+  await shown.selectOption('what nobody knows to be right');
+  await expect(row).toBeHidden();
+  await shown.selectOption('what is out of step');
+  await row.getByRole('link').first().click();
+  await answer.fill('the regatta is ON');
+  await keep.click();
+  await expect(panel(page)).toContainText('It says what it should.');
+});
+
+test('several texts are recorded with a desk phone, one after the other on one call', async ({
+  context,
+  page,
+  server,
+}) => {
+  const noor = await deskOf(context, server.url, 'Noor Haldane');
+  await page.goto(`${server.url}/greetings`);
+  await page.getByRole('link', { name: 'Record several' }).click();
+  const repairs = page.getByRole('group', { name: 'Repairs and haul-out' });
+  await repairs.getByRole('checkbox').nth(1).check();
+  await repairs.getByRole('checkbox').nth(2).check();
+  await page.getByRole('button', { name: 'Record 2 texts' }).click();
+  await expect(page.getByText('0 of 2 are recorded.')).toBeVisible();
+  await page.getByLabel('Whose desk phone is rung').selectOption({ label: 'Noor Haldane, 212' });
+  await page.getByRole('button', { name: 'Ring it' }).click();
+  await noor.getByRole('button', { name: 'Answer' }).click();
+  const press = (name: string) => noor.getByRole('button', { name: `Press ${name}`, exact: true }).click();
+  const list = page.getByRole('list', { name: 'Texts of this session' }).getByRole('listitem');
+  for (const index of [0, 1]) {
+    await expect(noor.getByText('Recording: speak now, then press #.')).toBeVisible({ timeout: 20_000 });
+    await spokenFor(noor, 1.5);
+    await press('pound');
+    await expect(noor.getByText('1 keeps it, 2 plays it, 3 records again.')).toBeVisible({ timeout: 15_000 });
+    await press('1');
+    await expect(list.nth(index).getByLabel('Recorded')).toBeVisible({ timeout: 15_000 });
+  }
+  await expect(page.getByText('All 2 are recorded.')).toBeVisible();
+  await page.getByRole('link', { name: 'Other sessions' }).click();
+  const sessions = page.getByRole('list', { name: 'Sessions' });
+  await expect(sessions).toContainText('All recorded');
+  await sessions.getByRole('link', { name: 'Repairs and haul-out' }).click();
+  await expect(list.first()).toContainText('Nobody knows yet what it says.');
+});
+
+test('any words that callers hear can be recorded, and are heard wherever they are said', async ({ page, server }) => {
+  await page.goto(`${server.url}/greetings`);
+  await page.getByLabel('Search greetings').fill('nobody presses a key');
+  await page
+    .getByRole('row', { name: /Are you still there/ })
+    .getByRole('link')
+    .first()
+    .click();
+  await expect(page.getByRole('link', { name: 'Where it is written' })).toBeVisible();
+  const tone = { name: 'tone.mp3', mimeType: 'audio/mpeg', buffer: readFileSync(join(sounds, 'tone.mp3')) };
+  await page.locator('input[type=file]').setInputFiles([tone]);
+  await expect(page.getByText('Callers hear this recording.')).toBeVisible();
+  const [line] = (await (await page.request.get(`${server.url}/api/lines`)).json()) as { id: string }[];
+  const script = await page.request.get(`${server.url}/api/lines/${line?.id}/script`);
+  expect((await script.json()) as object).toMatchObject({
+    recordings: [{ language: 'en', words: 'Are you still there?', take: { byVoice: false } }],
+  });
+  await page.getByRole('button', { name: 'Let the voice speak' }).click();
+  await expect(page.getByText('The voice speaks for now; the recording waits.')).toBeVisible();
 });

@@ -280,7 +280,8 @@ function recordedItems(
   const take = recording && takes.get(recording.take.takeId);
   if (!take) return undefined;
   const { live } = recording;
-  const isSo = live.length === 0 || outOfStep({ words, options: [], live }, saysOfWords(words, voice, facts())).length === 0;
+  const isSo =
+    live.length === 0 || outOfStep({ words, options: [], live }, saysOfWords(words, voice, facts())).length === 0;
   return isSo ? asItems([recordedSentence(take, voice, source)]) : undefined;
 }
 

@@ -38,7 +38,12 @@ class RotaSwapDto {
 }
 
 class RotaDto {
-  @PatternsField({ pattern: personId.pattern, says: 'Say whose turns there are by their ids.', most: rotaLimits.turns, mayRepeat: true })
+  @PatternsField({
+    pattern: personId.pattern,
+    says: 'Say whose turns there are by their ids.',
+    most: rotaLimits.turns,
+    mayRepeat: true,
+  })
   turns: PersonId[];
 
   @PatternField({ pattern: datePattern, says: 'A date is written as 2026-11-30.' })

@@ -56,7 +56,9 @@ export class GroupsService extends MembershipService<GroupId, GroupEntity> {
       case 'noMember': {
         const person = (await this.people.list()).find(({ id }) => id === problem.personId);
         const who = person?.name ?? 'Somebody';
-        throw invalid([{ at, says: `${who} is in the rota, but is no member of ${name}. Add them to the members first.` }]);
+        throw invalid([
+          { at, says: `${who} is in the rota, but is no member of ${name}. Add them to the members first.` },
+        ]);
       }
     }
   }

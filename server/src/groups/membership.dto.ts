@@ -9,7 +9,16 @@ import {
 import { hoursId, type HoursId } from '@locutor/core/hours';
 import { longestWords } from '@locutor/core/line';
 
-import { ChoiceField, OrEmpty, OrNull, PartsField, PatternField, TextField, WholeField, YesNoField } from '../problems/fields';
+import {
+  ChoiceField,
+  OrEmpty,
+  OrNull,
+  PartsField,
+  PatternField,
+  TextField,
+  WholeField,
+  YesNoField,
+} from '../problems/fields';
 
 export class MemberDto {
   @PatternField({ pattern: personId.pattern, says: 'That is not the id of a person.' })

@@ -14,8 +14,8 @@ const programs = ['/usr/bin/pocketsphinx_batch', '/usr/local/bin/pocketsphinx_ba
 const model = '/usr/share/pocketsphinx/model/en-us';
 const dictionary = 'cmudict-en-us.dict';
 const longestMs = 120_000;
-/** Tests of other things need not wait for it. */
-const isOff = process.env.LOCUTOR_LISTENING === 'off';
+/** `LOCUTOR_LISTENING=off` leaves it alone, such as on a machine that is short of processor time. */
+const isOff = (): boolean => process.env.LOCUTOR_LISTENING === 'off';
 
 /** Ways to listen to the same sound. */
 export interface Ear {
@@ -28,7 +28,7 @@ export interface Ear {
 /** Listens to English with the offline recogniser, where that is installed. */
 @Injectable()
 export class Recogniser implements OnModuleDestroy {
-  private readonly program = isOff
+  private readonly program = isOff()
     ? undefined
     : programs.find((path) => existsSync(path) && existsSync(join(model, 'en-us')));
   private readonly phones = new Workers<readonly string[], readonly (readonly [string, string])[]>(

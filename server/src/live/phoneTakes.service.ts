@@ -41,35 +41,31 @@ export class PhoneTakesService {
     tell?.('ringing');
     const kept = await new Promise<TakeId | null>((resolve, reject) => {
       let keptId: TakeId | null = null;
-      const giveUp = this.line.askForTake(
-        personId as PersonId,
-        phoneTakeOf(all),
-        {
-          phaseIs: (phase) => {
-            const stage = stageOf[phase];
-            if (stage) tell?.(stage);
-          },
-          finish: async (wav) => {
-            try {
-              const { place, text, says } = all[current] ?? first;
-              const take = await this.takes.bringSound(wav, { place, text, says, source: 'phone' });
-              return { takeId: take.id, audioId: take.audioId, lengthMs: take.lengthMs };
-            } catch (error) {
-              // Nothing is heard on it.
-              if (error instanceof Problem) return null;
-              throw error;
-            }
-          },
-          settle: async (takeId, keep) => {
-            if (!keep) return this.takes.remove(takeId);
-            keptId = takeId;
-            current += 1;
-            tell?.('kept');
-          },
-          unanswered: (why) => reject(conflict(unanswered[why])),
-          over: () => resolve(keptId),
+      const giveUp = this.line.askForTake(personId as PersonId, phoneTakeOf(all), {
+        phaseIs: (phase) => {
+          const stage = stageOf[phase];
+          if (stage) tell?.(stage);
         },
-      );
+        finish: async (wav) => {
+          try {
+            const { place, text, says } = all[current] ?? first;
+            const take = await this.takes.bringSound(wav, { place, text, says, source: 'phone' });
+            return { takeId: take.id, audioId: take.audioId, lengthMs: take.lengthMs };
+          } catch (error) {
+            // Nothing is heard on it.
+            if (error instanceof Problem) return null;
+            throw error;
+          }
+        },
+        settle: async (takeId, keep) => {
+          if (!keep) return this.takes.remove(takeId);
+          keptId = takeId;
+          current += 1;
+          tell?.('kept');
+        },
+        unanswered: (why) => reject(conflict(unanswered[why])),
+        over: () => resolve(keptId),
+      });
       signal.addEventListener('abort', () => {
         giveUp();
         resolve(null);

@@ -4,7 +4,15 @@ import { longestAddress, starterIds, type StarterId } from '@locutor/core/line';
 import { ArrayUnique } from 'class-validator';
 import { TimeZoneField } from '../lines/line.dto';
 import { extensionRule } from '../people/person.dto';
-import { ChoiceField, PartsField, PatternField, PhoneNumberField, TextField, WeekdaysField, WholeField } from '../problems/fields';
+import {
+  ChoiceField,
+  PartsField,
+  PatternField,
+  PhoneNumberField,
+  TextField,
+  WeekdaysField,
+  WholeField,
+} from '../problems/fields';
 
 export class StartPersonDto {
   @TextField({ name: 'The name', most: longestName })

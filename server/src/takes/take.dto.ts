@@ -1,5 +1,12 @@
 import { longestPauseMs, longestSoundMs, mostCuts } from '@locutor/core/audio';
-import { keys, longestLabel, longestWords, textPlacePattern, unknownReasons, type TakeVerdict } from '@locutor/core/line';
+import {
+  keys,
+  longestLabel,
+  longestWords,
+  textPlacePattern,
+  unknownReasons,
+  type TakeVerdict,
+} from '@locutor/core/line';
 import { z } from 'zod';
 import { PatternField, TextField } from '../problems/fields';
 import { invalid } from '../problems/problem';

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Test } from '@nestjs/testing';
+import { Recogniser } from '../listening/recogniser';
 import request from 'supertest';
 import { appOptions, dress } from '../app';
 import { AppModule } from '../app.module';
@@ -35,6 +36,8 @@ interface Options {
   readonly webDir?: string;
   /** Whether words are really spoken, or stood in for by a tone, which is quick. */
   readonly voice?: 'tone' | 'spoken';
+  /** Whether recordings are listened to, where a recogniser is installed; that takes long. */
+  readonly listens?: boolean;
   /** A line in place of the stand-in. */
   readonly line?: Line;
 }
@@ -51,6 +54,7 @@ export interface Answer {
 export async function testServer({
   dataDir = newFolder(),
   voice = 'tone',
+  listens = false,
   webDir,
   line,
 }: Options = {}): Promise<TestServer> {
@@ -59,6 +63,7 @@ export async function testServer({
   const building = Test.createTestingModule({ imports: [AppModule.for(config)] });
   building.overrideProvider(Clock).useValue(clock);
   if (voice === 'tone') building.overrideProvider(Voice).useValue(new ToneVoice());
+  if (!listens) building.overrideProvider(Recogniser).useValue({ isThere: false });
   if (line) building.overrideProvider(theLine).useValue(line);
   const app = (await building.compile()).createNestApplication<NestExpressApplication>(appOptions);
   dress(app, config);

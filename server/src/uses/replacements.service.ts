@@ -1,5 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { boxId, peopleOfRota, personId, type Member, type PersonId, type Rota, type Tell } from '@locutor/core/directory';
+import {
+  boxId,
+  peopleOfRota,
+  personId,
+  type Member,
+  type PersonId,
+  type Rota,
+  type Tell,
+} from '@locutor/core/directory';
 import { applyEdit, isOperatorId, replacedInWords, type GreetingId, type ReferredId } from '@locutor/core/line';
 import { dutyDay, replacePerson } from '@locutor/core/rota';
 import { DataSource, IsNull, type EntityManager } from 'typeorm';

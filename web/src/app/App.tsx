@@ -44,6 +44,7 @@ export function App() {
               <Route path="hours" element={<screens.Hours />} />
               <Route path="hours/year" element={<screens.Year />} />
               <Route path="hours/ahead" element={<screens.Ahead />} />
+              <Route path="greetings/sessions/:sessionId?" element={<screens.Sessions />} />
               <Route path="greetings/:greetingId?" element={<screens.Greetings />} />
               <Route path="directory" element={<Navigate to="/directory/people" replace />} />
               <Route path="directory/:list/:rowId?" element={<screens.Directory />} />

@@ -19,12 +19,21 @@ interface Props {
 /** What is known of what a recording says, and what can be done where that is something else, or nothing. */
 export function TakeSaysNote({ take, onRecord, onVoice }: Props) {
   const settle = useSettle(take);
+  const [isAnswering, setAnswering] = useState(false);
   const { verdict } = take;
   const expected = expectedSentences(take.says).join(' ');
   const right = (
     <Button size="xs" variant="outline" bg="sheet" onClick={() => void settle(expected, 'It is taken to say that.')}>
       <Check size={13} aria-hidden /> It says these words
     </Button>
+  );
+  const answer = (
+    <Answer
+      onAnswer={(typed) => {
+        setAnswering(false);
+        void settle(typed, 'It is kept as what the recording says.');
+      }}
+    />
   );
   if (verdict === null) {
     return (
@@ -36,10 +45,25 @@ export function TakeSaysNote({ take, onRecord, onVoice }: Props) {
   switch (verdict.type) {
     case 'right':
       return (
-        <Text role="status" mt="3" fontSize="13px">
-          <Check size={13} aria-hidden style={{ display: 'inline' }} /> It says what it should
-          {verdict.by === 'listening' ? ', as far as it was heard.' : ', you said.'}
-        </Text>
+        <Box mt="3" fontSize="13px">
+          <Text role="status" as="span">
+            <Check size={13} aria-hidden style={{ display: 'inline' }} /> It says what it should
+            {verdict.by === 'listening' ? ', as far as it was heard.' : '.'}
+          </Text>{' '}
+          <Button
+            size="xs"
+            variant="plain"
+            p="0"
+            h="auto"
+            color="petrol.fg"
+            textDecoration="underline"
+            aria-expanded={isAnswering}
+            onClick={() => setAnswering(!isAnswering)}
+          >
+            It says something else
+          </Button>
+          {isAnswering && answer}
+        </Box>
       );
     case 'other':
       return (
@@ -56,6 +80,7 @@ export function TakeSaysNote({ take, onRecord, onVoice }: Props) {
             )}
             {verdict.by === 'listening' && right}
           </Flex>
+          {answer}
           {verdict.by === 'listening' && (
             <Text mt="1.5" fontSize="12.5px" color="quiet">
               Listening can be wrong, above all with names and noise: hear it yourself.
@@ -75,7 +100,7 @@ export function TakeSaysNote({ take, onRecord, onVoice }: Props) {
           <Flex mt="2" gap="2" wrap="wrap">
             {expected !== '' && right}
           </Flex>
-          <Answer onAnswer={(answer) => void settle(answer, 'It is kept as what the recording says.')} />
+          {answer}
         </Note>
       );
   }
@@ -129,7 +154,7 @@ function Answer({ onAnswer }: { readonly onAnswer: (answer: string) => void }) {
   return (
     <Box mt="2">
       <Text asChild fontSize="12px" color="quiet">
-        <label htmlFor={id}>Or type what it says, word for word</label>
+        <label htmlFor={id}>Type what it says, word for word</label>
       </Text>
       <Flex gap="2" align="end">
         <Textarea

@@ -19,15 +19,20 @@ export const mostlyAway: Rule<'mostlyAway'> = {
 const away = rememberBy((calls: Calls, today: number): readonly Found[] => {
   const { parts } = calls;
   const rung = new Set(ringsReached(calls).flatMap(({ step }) => idOf(step, parts) ?? []));
-  return [...parts.groups, ...parts.queues]
-    // Of those on call most are away by intent.
-    .filter(({ id, members, workingOnly, order }) => rung.has(id) && members.length > 1 && workingOnly && order !== 'onCall')
-    .flatMap((each): Found[] => {
-      const { inAll, mostly, nobody } = stepsAway(each, parts, today);
-      // That nobody ever works is told where they are rung.
-      if (mostly * 2 <= inAll || nobody === inAll) return [];
-      return [{ at: { type: 'row', id: each.id }, facts: { away: hoursOf(mostly), inAll: hoursOf(inAll) } }];
-    });
+  return (
+    [...parts.groups, ...parts.queues]
+      // Of those on call most are away by intent.
+      .filter(
+        ({ id, members, workingOnly, order }) =>
+          rung.has(id) && members.length > 1 && workingOnly && order !== 'onCall',
+      )
+      .flatMap((each): Found[] => {
+        const { inAll, mostly, nobody } = stepsAway(each, parts, today);
+        // That nobody ever works is told where they are rung.
+        if (mostly * 2 <= inAll || nobody === inAll) return [];
+        return [{ at: { type: 'row', id: each.id }, facts: { away: hoursOf(mostly), inAll: hoursOf(inAll) } }];
+      })
+  );
 });
 
 function idOf(step: ReachedRing['step'], { line }: Calls['parts']): string | null {

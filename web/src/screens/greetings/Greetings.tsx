@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { defaultVoice, findSheet } from '@locutor/core/line';
-import { BookA, Plus } from 'lucide-react';
+import { defaultVoice } from '@locutor/core/line';
+import { BookA, Mic, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -15,6 +15,8 @@ import { HoldMusic } from './HoldMusic';
 import { Library } from './Library';
 import { LineSays } from './LineSays';
 import { SheetRecordings } from './SheetRecordings';
+import { TextRecordings } from './TextRecordings';
+import { useRecordables } from './useRecordables';
 
 /** Everything that is spoken: the library, and what is made of it, one greeting or sheet at a time. */
 export default function Greetings() {
@@ -23,9 +25,12 @@ export default function Greetings() {
   const { greetingId } = useParams();
   const chosen = greetings.find((greeting) => greeting.id === greetingId);
   const sheet = attendant.sheets.find(({ id }) => id === greetingId);
+  const text = useRecordables().find(
+    ({ place, kind }) => place === greetingId && kind !== 'sheet' && kind !== 'greeting',
+  );
   const add = useAddGreeting();
   const [isDictionary, setDictionary] = useState(false);
-  const isOpen = chosen ?? (sheet && findSheet(attendant, sheet.id));
+  const isOpen = chosen ?? sheet ?? text;
   return (
     <Box pb="8">
       <ScreenHead title="Greetings">
@@ -34,6 +39,11 @@ export default function Greetings() {
             <Link to="/greetings">All greetings</Link>
           </Button>
         )}
+        <Button asChild size="sm" variant="outline" bg="sheet">
+          <Link to="/greetings/sessions">
+            <Mic size={14} aria-hidden /> Record several
+          </Link>
+        </Button>
         <Button size="sm" variant="outline" bg="sheet" onClick={() => setDictionary(true)}>
           <BookA size={14} aria-hidden /> How words are said
         </Button>
@@ -45,6 +55,7 @@ export default function Greetings() {
       <Box px="6">
         {chosen && <GreetingEditor key={chosen.id} greeting={chosen} />}
         {sheet && <SheetRecordings key={sheet.id} sheet={sheet} />}
+        {text && <TextRecordings key={text.place} of={text} />}
         {!isOpen && (
           <>
             <Library />

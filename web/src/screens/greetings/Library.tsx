@@ -16,7 +16,11 @@ const filters = {
   all: { label: 'everything', keeps: () => true },
   recorded: { label: 'what is recorded', keeps: ({ takes }: SpokenThing) => takes.length > 0 },
   notRecorded: { label: 'what is not recorded', keeps: ({ takes }: SpokenThing) => takes.length === 0 },
-  outOfStep: { label: 'what is out of step', keeps: ({ differences }: SpokenThing) => differences.length > 0 },
+  outOfStep: {
+    label: 'what is out of step',
+    keeps: (thing: SpokenThing) => stateOf(thing) === 'outOfStep' || stateOf(thing) === 'other',
+  },
+  unknown: { label: 'what nobody knows to be right', keeps: (thing: SpokenThing) => stateOf(thing) === 'unknown' },
   unused: {
     label: 'greetings that are not used',
     keeps: ({ kind, uses }: SpokenThing) => kind === 'greeting' && uses.length === 0,
@@ -26,7 +30,7 @@ type Filter = keyof typeof filters;
 
 const anyLanguage = 'every language';
 
-const kindWords = { greeting: '', menu: 'Menu', announcement: 'Announcement' } as const;
+const kindWords = { greeting: '', menu: 'Menu', announcement: 'Announcement', text: '' } as const;
 
 /** The library: every greeting and sheet with its sound, length, loudness, and whether it still says what is so. */
 export function Library() {
@@ -180,14 +184,31 @@ function ThingRow({ thing }: { readonly thing: SpokenThing }) {
   );
 }
 
-function State({ thing: { takes, differences, byVoice } }: { readonly thing: SpokenThing }) {
-  if (takes.length === 0) return <Text color="quiet">In step</Text>;
+type ThingState = 'inStep' | 'outOfStep' | 'other' | 'unknown' | 'listening';
+
+const stateWords: Readonly<Record<ThingState, string>> = {
+  inStep: 'In step',
+  outOfStep: 'Out of step',
+  other: 'Says something else',
+  unknown: 'Not known',
+  listening: 'Being listened to',
+};
+
+/** Only what is known to say what it should, and what is so now, is in step. The voice always is. */
+function stateOf({ differences, verdicts }: SpokenThing): ThingState {
+  if (verdicts.some((verdict) => verdict?.type === 'other')) return 'other';
+  if (differences.length > 0) return 'outOfStep';
+  if (verdicts.some((verdict) => verdict?.type === 'unknown')) return 'unknown';
+  return verdicts.includes(null) ? 'listening' : 'inStep';
+}
+
+function State({ thing }: { readonly thing: SpokenThing }) {
+  const state = stateOf(thing);
+  if (thing.takes.length === 0) return <Text color="quiet">{stateWords[state]}</Text>;
   return (
     <>
-      <Text fontWeight={differences.length > 0 ? 600 : undefined}>
-        {differences.length > 0 ? 'Out of step' : 'In step'}
-      </Text>
-      {byVoice && (
+      <Text fontWeight={state === 'inStep' || state === 'listening' ? undefined : 600}>{stateWords[state]}</Text>
+      {thing.byVoice && (
         <Text fontSize="12px" color="quiet">
           The voice speaks
         </Text>

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { languages, languageOf } from '@locutor/core/line';
+import { languages, languageOf, placeOfText } from '@locutor/core/line';
 import { everySpokenText, sentencesOf, type SaidText } from '@locutor/core/speech';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -17,7 +17,15 @@ export function LineSays() {
   const texts = useMemo(
     () =>
       isOpen
-        ? everySpokenText(attendant, { people, groups, queues, boxes, greetings, hours, switchWords: switched?.words ?? '' })
+        ? everySpokenText(attendant, {
+            people,
+            groups,
+            queues,
+            boxes,
+            greetings,
+            hours,
+            switchWords: switched?.words ?? '',
+          })
         : [],
     [isOpen, attendant, people, groups, queues, boxes, greetings, hours, switched],
   );
@@ -70,7 +78,7 @@ function Said({ title, texts, children }: SaidProps) {
       </Heading>
       {children}
       <Box as="ul" listStyleType="none" aria-label={title}>
-        {texts.map(({ typed, voice }) => (
+        {texts.map(({ place, typed, voice }) => (
           <Flex
             as="li"
             key={typed}
@@ -84,7 +92,16 @@ function Said({ title, texts, children }: SaidProps) {
             <Text fontFamily="spoken" fontSize="16px">
               {typed}
             </Text>
-            <Listen sentences={sentencesOf(typed, voice, { type: 'line' }, facts)} />
+            <Flex gap="1" flexShrink="0">
+              {place.type === 'phrase' && (
+                <Button asChild size="xs" variant="ghost" colorPalette="petrol">
+                  <Link to={`/greetings/${placeOfText(languageOf(voice), typed)}`} aria-label={`Record “${typed}”`}>
+                    Record
+                  </Link>
+                </Button>
+              )}
+              <Listen sentences={sentencesOf(typed, voice, { type: 'line' }, facts)} />
+            </Flex>
           </Flex>
         ))}
       </Box>

@@ -1,21 +1,10 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import {
-  keys,
-  languageOf,
-  withoutTakes,
-  type Announcement,
-  type Key,
-  type Menu,
-  type Sheet,
-  type TakePart,
-  type TakeUse,
-} from '@locutor/core/line';
+import { languageOf, type Sheet, type TakeUse } from '@locutor/core/line';
 import {
   adviceOnLength,
   adviceOnMenu,
   describeAdvice,
   estimateSentencesMs,
-  optionsSaid,
   saysOfSheet,
   sheetSentences,
 } from '@locutor/core/speech';
@@ -29,6 +18,7 @@ import { SpokenCaption } from '../../parts/SpokenCaption';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { TakePanel } from '../../takes/TakePanel';
 import { ReadOutLength } from '../script/ReadOutLength';
+import { partsOf, takeUseOf, textOfPart } from './sheetParts';
 import { SheetVoice } from '../script/SheetVoice';
 
 /** The recordings of a menu or an announcement: of all of it, or of its parts, which are joined with the voice. */
@@ -42,7 +32,6 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
   const sentences = sheetSentences(sheet, attendant.voice, facts);
   const ms = estimateSentencesMs(sentences);
   const advice = sheet.type === 'menu' ? adviceOnMenu(sheet, attendant.voice, ms) : adviceOnLength(ms);
-  if (!part) return null;
   const onUse = (take: TakeUse | null): void => edit({ type: 'setTake', sheetId: sheet.id, part: part.part, take });
   return (
     <Box as="section" aria-label={`Recordings of ${sheet.name}`}>
@@ -95,7 +84,7 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
             key={part.value}
             place={`${line.id} ${sheet.id} ${part.value}`}
             name={`${sheet.name}, ${part.label}`}
-            text={textOf(sheet, part.part, attendant.voice, facts)}
+            text={textOfPart(sheet, part.part, attendant.voice, facts)}
             language={languageOf(sheet.voice ?? attendant.voice)}
             says={saysOfSheet(sheet, part.part, attendant.voice, facts)}
             use={takeUseOf(sheet, part.part)}
@@ -105,50 +94,4 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
       </Grid>
     </Box>
   );
-}
-
-interface Part {
-  readonly value: string;
-  readonly label: string;
-  readonly part: TakePart;
-}
-
-function partsOf(sheet: Sheet): readonly Part[] {
-  const whole: Part = { value: 'whole', label: 'all of it in one', part: { type: 'whole' } };
-  if (sheet.type === 'announcement') return [whole];
-  const options = optionsSaid(sheet).map(({ key, label }): Part => {
-    return { value: `option ${key}`, label: `key ${key}, ${label}`, part: { type: 'option', key } };
-  });
-  return [
-    whole,
-    { value: 'openingWords', label: 'the opening words', part: { type: 'openingWords' } },
-    ...options,
-    { value: 'closingWords', label: 'the closing words', part: { type: 'closingWords' } },
-  ];
-}
-
-function takeUseOf(sheet: Sheet, part: TakePart): TakeUse | null {
-  if (part.type !== 'option') return sheet.takes[part.type] ?? null;
-  return optionAt(sheet, part.key)?.take ?? null;
-}
-
-function optionAt(sheet: Sheet, key: Key) {
-  return sheet.type === 'menu' && keys.includes(key) ? sheet.options.find((option) => option.key === key) : undefined;
-}
-
-/** What is to be read for a part, as the voice would say it. */
-function textOf(
-  sheet: Menu | Announcement,
-  part: TakePart,
-  voice: Parameters<typeof sheetSentences>[1],
-  facts: Parameters<typeof sheetSentences>[2],
-): string {
-  return sheetSentences(withoutTakes(sheet), voice, facts)
-    .filter(({ source }) => {
-      if (part.type === 'whole') return true;
-      if (part.type === 'option') return source.type === 'option' && source.key === part.key;
-      return source.type === 'words' && source.part === part.type;
-    })
-    .map(({ text }) => text)
-    .join(' ');
 }

@@ -10,23 +10,26 @@ import {
   type OutOfStep,
   type Sentence,
 } from '@locutor/core/speech';
-import type { TakePart, TakeSays, TakeUse } from '@locutor/core/line';
+import type { TakePart, TakeSays, TakeUse, TakeVerdict } from '@locutor/core/line';
 import { useBoxes, useGreetings, useQueues } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
+import { useRecordables } from './useRecordables';
 import { useTakes, type KeptTake } from '../../takes/useTakes';
 
 /** One line of the library: a greeting, or a sheet of the script. */
 export interface SpokenThing {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'greeting' | 'menu' | 'announcement';
+  readonly kind: 'greeting' | 'menu' | 'announcement' | 'text';
   readonly voice: VoiceId;
   readonly language: string;
   readonly sentences: readonly Sentence[];
   /** The recordings that are heard of it, and what of them is no longer so. */
   readonly takes: readonly KeptTake[];
   readonly differences: readonly OutOfStep[];
+  /** What is known of whether they say what they should; null while one is listened to. */
+  readonly verdicts: readonly (TakeVerdict | null)[];
   /** Whether the voice stands in for a recording that waits. */
   readonly byVoice: boolean;
   /** Where it is used, in words. */
@@ -46,6 +49,7 @@ export function useSpokenThings(): readonly SpokenThing[] {
   const boxes = useBoxes();
   const queues = useQueues();
   const greetings = useGreetings();
+  const recordables = useRecordables();
 
   const stateOf = (recorded: readonly Recorded[]) => {
     const found = recorded.flatMap(({ use, says }) => {
@@ -55,6 +59,7 @@ export function useSpokenThings(): readonly SpokenThing[] {
     return {
       takes: found.map(({ take }) => take),
       differences: found.flatMap(({ differences }) => differences),
+      verdicts: found.map(({ take }) => take.verdict),
       byVoice: recorded.some(({ use }) => use.byVoice),
     };
   };
@@ -106,5 +111,17 @@ export function useSpokenThings(): readonly SpokenThing[] {
       uses: [],
     };
   });
-  return [...library, ...sheets];
+  const texts = recordables
+    .filter(({ kind }) => kind === 'text')
+    .map(({ place, name, voice, language, text, says, use }): SpokenThing => {
+      const recorded = takeOf(use, facts);
+      return {
+        ...{ id: place, name, kind: 'text', voice, language: languages[language], uses: [] },
+        sentences: recorded
+          ? [recordedSentence(recorded, voice, { type: 'line' })]
+          : sentencesOf(text, voice, { type: 'line' }, facts),
+        ...stateOf(use ? [{ use, says }] : []),
+      };
+    });
+  return [...library, ...sheets, ...texts];
 }
