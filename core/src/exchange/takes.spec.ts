@@ -20,7 +20,7 @@ const press = (...keys: readonly Key[]): void =>
   keys.forEach((key) => office.do({ type: 'staffPresses', personId: noor.id, key }));
 const doing = () => deskView(office.world, office.exchange, noor.id, () => null).doing;
 const effects = () => office.effects.flatMap((effect) => (effect.type === 'forCall' ? [effect.effect] : []));
-const settled = () => effects().filter(({ type }) => type === 'settleTake');
+const settled = () => effects().flatMap((effect) => (effect.type === 'settleTake' ? [effect] : []));
 const said = () => office.transcript(own).flatMap((entry) => (entry.type === 'said' ? [entry.text] : []));
 /** Lets them hear what is said until something is waited for. */
 const listen = (until: string): void => {
@@ -50,6 +50,28 @@ describe('recording with a desk phone', () => {
     listen('ended');
     expect(office.transcript(own).at(-1)).toMatchObject({ reason: 'recorderDone' });
     expect(office.doing(noor).type).toBe('nothing');
+  });
+
+  it('goes on with what comes next on the same call once one is kept, and tells the phone what that is', () => {
+    const then = { name: 'Snow', words: 'We are closed because of the snow.' };
+    office.do({ type: 'takeAsked', personId: noor.id, callId: own, script: office.world, of: { ...of, then } });
+    expect(doing()).toMatchObject({ type: 'rungForTake', of });
+    office.answer(noor);
+    speak(finished);
+    press('1');
+    expect(said().slice(-3)).toEqual(['Kept.', 'Next: Snow.', 'Speak after the tone, then press pound.']);
+    expect(doing()).toMatchObject({ type: 'calling', take: then });
+    const second = { ...finished, takeId: takeId.create('second') };
+    speak(second);
+    press('3');
+    speak(second);
+    press('1');
+    listen('ended');
+    expect(settled().map((each) => [each.takeId, each.keep])).toEqual([
+      [finished.takeId, true],
+      [second.takeId, false],
+      [second.takeId, true],
+    ]);
   });
 
   it('plays it with 2, and records again with 3, after the tone alone', () => {

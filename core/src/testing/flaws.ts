@@ -312,12 +312,13 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
         type: 'other',
         by: 'listening',
         parts: [
-          { text: 'The fuel dock opens at', insteadOf: null },
-          { text: 'ten', insteadOf: 'eight' },
+          { text: 'The', insteadOf: null },
+          { text: 'ferry', insteadOf: 'fuel' },
+          { text: 'dock opens at eight.', insteadOf: null },
         ],
       },
     }),
-    says: 'A recording of Fuel dock says “ten” instead of “eight”.',
+    says: 'A recording of Fuel dock says “ferry” instead of “fuel”.',
   },
   recordingNotKnown: {
     edits: [recorded],

@@ -1,0 +1,40 @@
+import { applyEdit, takeId, type HeardPart } from '../line';
+import { answering, attendant, fuelId, message } from '../testing/boatyard';
+import { proofOf } from '../testing/proofOf';
+import type { ProofTake } from '.';
+
+const use = { takeId: takeId.create('fuel'), byVoice: false };
+const recorded = applyEdit(attendant, { type: 'setTake', sheetId: fuelId, part: { type: 'whole' }, take: use });
+
+/** What the proof finds by its rules for words, where a recording of the fuel dock says this. */
+function foundIn(parts: readonly HeardPart[] | null, byVoice = false): readonly string[] {
+  const take: ProofTake = {
+    ...{ id: use.takeId, faults: [], lengthMs: 4000 },
+    says: { words: 'The fuel dock opens at eight.', options: [], live: [] },
+    verdict: parts && { type: 'other', by: 'listening', parts },
+  };
+  const script = answering(message);
+  const [line] = script.lines;
+  if (!line) throw new Error('no line');
+  const sheets = recorded.sheets.map((sheet) =>
+    sheet.id === fuelId ? { ...sheet, takes: { whole: { ...use, byVoice } } } : sheet,
+  );
+  const own = { ...script, lines: [{ ...line, attendant: { ...recorded, sheets } }] };
+  return proofOf(own, { takes: [take] }).flatMap(({ rule, at }) =>
+    at.type === 'sheet' && at.sheetId === fuelId ? [rule] : [],
+  );
+}
+
+describe('the proof of words that are recorded', () => {
+  it('reads what the recording says, and not what is written for it', () => {
+    const lobster = [{ text: 'Our lobster is $12 today.', insteadOf: 'The fuel dock opens at eight.' }];
+    expect(foundIn(null)).not.toContain('priceInWords');
+    expect(foundIn(lobster)).toEqual(expect.arrayContaining(['recordingSaysOther', 'priceInWords']));
+  });
+
+  it('reads what is written while the voice speaks', () => {
+    const lobster = [{ text: 'Our lobster is $12 today.', insteadOf: 'The fuel dock opens at eight.' }];
+    expect(foundIn(lobster, true)).not.toContain('priceInWords');
+    expect(foundIn(lobster, true)).not.toContain('recordingSaysOther');
+  });
+});
