@@ -241,6 +241,27 @@ test('another piece of hold music is chosen, and played to those who wait', asyn
   expect((await script.json()) as object).toMatchObject({ holdMusic: 'ferry' });
 });
 
+test('music of one’s own is played to those who wait, once there is a right to it', async ({ page, server }) => {
+  await page.goto(`${server.url}/greetings`);
+  const music = page.getByRole('region', { name: 'Hold music' });
+  const file = music.locator('input[type=file]');
+  await expect(file).toBeDisabled();
+  await music.getByLabel(/^We have the right to play this music/).check();
+  await file.setInputFiles({
+    ...{ name: 'Evening waltz.flac', mimeType: 'audio/flac' },
+    buffer: readFileSync(join(sounds, 'tone.flac')),
+  });
+  const own = music.getByRole('radio', { name: /^Evening waltz/ });
+  await expect(own).toBeChecked({ timeout: 15_000 });
+  await expect(music.getByText('Saved')).toBeVisible();
+  await page.reload();
+  await expect(own).toBeChecked();
+  await expect(music.getByRole('button', { name: /is played; choose another first/ })).toBeDisabled();
+  await music.getByLabel(/^Harbor/).check();
+  await music.getByRole('button', { name: 'Remove Evening waltz.flac' }).click();
+  await expect(own).toBeHidden();
+});
+
 test('what a recording says is asked for where nobody knows, and told where it is something else', async ({
   page,
   server,

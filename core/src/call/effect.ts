@@ -1,5 +1,5 @@
 import type { BoxId, GroupId, QueueId, Tell } from '../directory';
-import type { HoldMusicId, Slot, Step, TakeId } from '../line';
+import type { HoldPiece, Slot, Step, TakeId } from '../line';
 import type { Sentence } from '../speech';
 import type { OutsideTarget, RungPhone } from './target';
 import type { TranscriptEntry } from './transcript';
@@ -10,7 +10,7 @@ export type PlayItem =
   /** The tone after which a message is spoken. */
   | { readonly type: 'beep' }
   /** Hold music for so long. */
-  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldMusicId }
+  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldPiece }
   /** A kept sound, such as a message, and its length. */
   | { readonly type: 'audio'; readonly audioId: string; readonly ms: number };
 

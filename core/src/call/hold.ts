@@ -1,4 +1,4 @@
-import type { GreetingId } from '../line';
+import { holdPieceOf, type GreetingId } from '../line';
 import type { PlayItem } from './effect';
 import { callLimits } from './limits';
 import { note, play, setPhase, stopPlaying, type Run } from './run';
@@ -36,5 +36,5 @@ export function libraryItems(run: Run, greetingId: GreetingId): readonly PlayIte
 
 /** The hold music that the business has chosen. */
 export function music(run: Run, ms: number): PlayItem {
-  return { type: 'music', ms, piece: run.script.holdMusic };
+  return { type: 'music', ms, piece: holdPieceOf(run.script.holdMusic, (id) => run.ready.takes.get(id)) };
 }

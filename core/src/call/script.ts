@@ -5,7 +5,7 @@ import {
   saidHours,
   type Attendant,
   type Greeting,
-  type HoldMusicId,
+  type HoldMusic,
   type LineId,
   type OperatorId,
   type RecordedTake,
@@ -45,7 +45,7 @@ export interface CallScript {
   /** The recordings of other texts than theirs; left out where there are none. */
   readonly recordings?: readonly TextRecording[];
   /** What is played to those who wait or are on hold. */
-  readonly holdMusic: HoldMusicId;
+  readonly holdMusic: HoldMusic;
   /** What outside numbers may be called, and how many at once. */
   readonly outgoing: OutgoingLimits;
   /** The sets of hours that people keep. */

@@ -104,7 +104,9 @@ describe.each(['group', 'queue'] as const)('a %s outside its hours', (kind) => {
 
   it('says the words of the special date itself first of all', () => {
     const on = { at: '2026-11-25T14:00', special: { words: 'The loft sails today.' } };
-    expect(heard(kind, { ...on, row: { specialWords: 'We are at the regatta.' } }).said[0]).toBe('The loft sails today.');
+    expect(heard(kind, { ...on, row: { specialWords: 'We are at the regatta.' } }).said[0]).toBe(
+      'The loft sails today.',
+    );
   });
 
   it('takes the path for closed times on a special date without one of its own', () => {

@@ -1,6 +1,6 @@
 import type { PersonId } from '../directory';
 import type { CallState, EndReason, RungPhone, TransferTo, TranscriptEntry } from '../call';
-import type { HoldMusicId, Key } from '../line';
+import type { HoldPiece, Key } from '../line';
 import type { Board } from './board';
 import type { DeskView } from './deskView';
 import type { CallId, Presence } from './state';
@@ -17,7 +17,7 @@ export type HeardItem =
   | { readonly type: 'audio'; readonly audioId: string; readonly ms: number }
   | { readonly type: 'beep'; readonly ms: number }
   /** Hold music goes on where this caller heard it last: so many ms into the piece, which begins again at its end. */
-  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldMusicId; readonly fromMs: number };
+  | { readonly type: 'music'; readonly ms: number; readonly piece: HoldPiece; readonly fromMs: number };
 
 /** How long something is heard in all, in ms. */
 export function heardMs(items: readonly HeardItem[]): number {

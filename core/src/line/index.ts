@@ -143,7 +143,18 @@ export { isUnchosen, unchosen } from './unchosen';
 export { describeAttendantClashes } from './words/clash.en';
 export { differencesInWords, type ToldDifference } from './words/differences.en';
 export { pathSentence, sheetLines, type SheetLine } from './words/sheetLines.en';
-export { holdMusicIds, holdMusicPieces, usualHoldMusic, type HoldMusicId } from './holdMusic';
+export {
+  holdMusicIds,
+  holdMusicPieces,
+  holdMusicPlace,
+  holdPieceOf,
+  isHoldMusic,
+  keyOfPiece,
+  usualHoldMusic,
+  type HoldMusic,
+  type HoldMusicId,
+  type HoldPiece,
+} from './holdMusic';
 export {
   hasLiveParts,
   idsInWords,

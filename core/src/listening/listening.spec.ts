@@ -3,8 +3,7 @@ import type { TakeSays } from '../line';
 import { answered, exactGrammar, expectedSentences, slotGrammar, tokensOf, verdictOf, type HeardWord } from '.';
 
 const says = (words: string, more: Partial<TakeSays> = {}): TakeSays => ({ words, options: [], live: [], ...more });
-const waysOf = (sentence: string): string[][] =>
-  tokensOf(sentence).map(({ ways }) => ways.map((way) => way.join(' ')));
+const waysOf = (sentence: string): string[][] => tokensOf(sentence).map(({ ways }) => ways.map((way) => way.join(' ')));
 
 describe('what a recording is expected to say', () => {
   it('is its words sentence by sentence, live parts as they were, options where they stand', () => {
@@ -40,7 +39,12 @@ describe('the words of a sentence', () => {
     expect(waysOf('Café, press 0!')).toEqual([['cafe'], ['press'], ['zero', 'oh']]);
     expect(waysOf('Room 407')).toEqual([['room'], ['four zero seven', 'four oh seven', 'four hundred seven']]);
     expect(waysOf('At 9:30')).toEqual([['at'], ['nine'], ['three zero', 'three oh', 'thirty']]);
-    expect(waysOf('in 2026')[1]).toEqual(['two zero two six', 'two oh two six', 'two thousand twenty six', 'twenty twenty six']);
+    expect(waysOf('in 2026')[1]).toEqual([
+      'two zero two six',
+      'two oh two six',
+      'two thousand twenty six',
+      'twenty twenty six',
+    ]);
     expect(waysOf('the 4th')).toEqual([['the'], ['fourth']]);
     expect(waysOf('the 22nd')).toEqual([['the'], ['twenty second']]);
   });
@@ -66,10 +70,10 @@ describe('the words of a sentence', () => {
 });
 
 /** Words as a recogniser aligned them, half a second each, each as well as is said. */
-function heard(text: string, fit: (word: string) => number = () => -10): readonly HeardWord[] {
+function heard(text: string, scored: (word: string) => number = () => -10): readonly HeardWord[] {
   return text.split(' ').map((word, index) => ({
     ...{ word, from: index * 50, until: index * 50 + 50 },
-    score: fit(word) * 50,
+    score: scored(word) * 50,
   }));
 }
 

@@ -1,8 +1,21 @@
 import { outOfStep, saysOfSheet, saysOfWords, type OutOfStep, type SpokenFacts } from '../speech';
-import type { Edit, Greeting, Sheet, TakePart, TakeSays, TakeUse, VoiceId } from '../line';
+import {
+  languageOf,
+  textKey,
+  type Edit,
+  type Greeting,
+  type Sheet,
+  type SpokenPlace,
+  type TakePart,
+  type TakeSays,
+  type TakeUse,
+  type TextRecording,
+  type VoiceId,
+} from '../line';
 import { proofFacts } from './facts';
 import { remember, rememberBy } from './remember';
 import type { FindingPlace, ProofSubject, ProofTake } from './rule';
+import { spokenTexts } from './spokenTexts';
 
 /** A recording that callers hear, with its place and what should be said there now. */
 export interface HeardRecording {
@@ -28,6 +41,7 @@ export function heardRecordings(subject: ProofSubject): readonly HeardRecording[
   const uses = [
     ...attendant.sheets.flatMap((sheet) => usesInSheet(sheet, attendant.voice, facts)),
     ...greetings.flatMap((greeting) => useInGreeting(greeting, facts)),
+    ...usesInTexts(subject, facts),
   ];
   const byId = takesById(takes);
   return uses.flatMap(({ use, ...rest }) => {
@@ -60,6 +74,27 @@ const usesInSheet = rememberBy((sheet: Sheet, voice: VoiceId, facts: SpokenFacts
 const useInGreeting = rememberBy(({ id, words, voice, take }: Greeting, facts: SpokenFacts): readonly Use[] =>
   take ? [{ at: { type: 'row', id }, use: take, now: saysOfWords(words, voice, facts), byVoice: null }] : [],
 );
+
+/** Recordings that belong to their words: those of words that are said somewhere. */
+function usesInTexts(subject: ProofSubject, facts: SpokenFacts): readonly Use[] {
+  const { recordings = [] } = subject;
+  if (recordings.length === 0) return [];
+  const byKey = new Map(recordings.map((each) => [textKey(each.language, each.words), each]));
+  const found = new Map<TextRecording, Use>();
+  for (const { at, place, typed, voice } of spokenTexts(subject)) {
+    const recording = byKey.get(textKey(languageOf(voice), typed));
+    if (!recording || found.has(recording) || isOwnPart(place)) continue;
+    const now = saysOfWords(typed, voice, facts);
+    found.set(recording, { at, use: recording.take, now, byVoice: null });
+  }
+  return [...found.values()];
+}
+
+/** Words of a sheet that are recorded with it. */
+function isOwnPart(place: SpokenPlace): boolean {
+  if (place.type === 'option') return true;
+  return place.type === 'words' && place.part !== 'silenceWords' && place.part !== 'wrongKeyWords';
+}
 
 /** What a recording no longer says as it is; remembered for each place. */
 export function untrueIn({ take, now }: HeardRecording): readonly OutOfStep[] {

@@ -25,6 +25,7 @@ import type {
   TakeId,
   TakeSays,
   TakeVerdict,
+  TextRecording,
   Unpressed,
 } from '../line';
 import { slotKey } from '../line';
@@ -73,6 +74,8 @@ export interface ProofSubject {
   readonly outgoing: OutgoingLimits;
   readonly greetings: readonly Greeting[];
   readonly takes: readonly ProofTake[];
+  /** The recordings of other texts; left out where there are none. */
+  readonly recordings?: readonly TextRecording[];
   /** All lines, this one among them. */
   readonly lines: readonly ProofLine[];
   /** Names of people who have left. */

@@ -3,7 +3,17 @@ import { Temporal } from 'temporal-polyfill';
 import { groupDefaults, personId, rotaDefaults, type Group, type PersonId, type Rota } from '../directory';
 import { readDate, showDate, wallInstant } from '../hours';
 import { zones } from '../testing/zones';
-import { changeTurns, dutiesBetween, dutyAt, dutyDay, keepToMembers, membersAt, onCallOn, swapDays, withoutSwaps } from '.';
+import {
+  changeTurns,
+  dutiesBetween,
+  dutyAt,
+  dutyDay,
+  keepToMembers,
+  membersAt,
+  onCallOn,
+  swapDays,
+  withoutSwaps,
+} from '.';
 
 const ids = ['ada', 'ben', 'cyd', 'dov', 'eve'].map((name) => personId.create(name));
 const first = readDate('2026-01-05') ?? NaN;
@@ -44,7 +54,7 @@ class SlowRota {
     const date = Temporal.PlainDate.from(showDate(day));
     if (Temporal.PlainDate.compare(date, begins) < 0) return null;
     let turn = 0;
-    for (let each = begins; Temporal.PlainDate.compare(each, date) < 0; ) {
+    for (let each = begins; Temporal.PlainDate.compare(each, date) < 0;) {
       each = each.add({ days: 1 });
       if (handoverOn.includes(each.dayOfWeek)) turn = (turn + 1) % turns.length;
     }
@@ -57,9 +67,10 @@ function group(rota: Rota): Pick<Group, 'members' | 'order' | 'rota'> {
 }
 
 const instant = (zone: string, day: number, minute: number): number =>
-  Temporal.PlainDate.from(showDate(day))
-    .toZonedDateTime({ timeZone: zone, plainTime: { hour: Math.floor(minute / 60), minute: minute % 60 } })
-    .epochMilliseconds;
+  Temporal.PlainDate.from(showDate(day)).toZonedDateTime({
+    timeZone: zone,
+    plainTime: { hour: Math.floor(minute / 60), minute: minute % 60 },
+  }).epochMilliseconds;
 
 describe('who is on call', () => {
   it('is told as by counting every handover since the first turn', () => {

@@ -17,6 +17,7 @@ export { adviceOnLength, adviceOnMenu, adviceOnWords, comfortableMs, comfortable
 export { longestSaid, longestWritten, mostSayAs, respell, type SayAs } from './dictionary';
 export { saidOpening, saidToday, saidWeek, type EnglishClock, type SaidIn } from './saidHours';
 export { englishClockOf } from './englishClock';
+export { namesToHear } from './namesToHear';
 export { phrasesOf } from './phrases';
 export { everySpokenText, type SaidAround, type SaidPlace, type SaidText } from './everySpokenText';
 export type { Phrases } from './words/phrases';

@@ -45,13 +45,11 @@ const spoken = [
 ];
 
 /** What is known of a recording once somebody listened to it. */
-async function verdictOn(id: string) {
-  for (;;) {
+function verdictOn(id: string) {
+  return server.clock.until(async () => {
     const { body } = await server.ask('get', '/api/takes');
-    const take = (body as { id: string; verdict: unknown }[]).find((each) => each.id === id);
-    if (take?.verdict) return take.verdict;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
+    return (body as { id: string; verdict: object | null }[]).find((each) => each.id === id)?.verdict ?? undefined;
+  }, 0);
 }
 
 describe('a recording that is brought', () => {
@@ -67,7 +65,11 @@ describe('a recording that is brought', () => {
       return;
     }
     expect(await verdictOn(right)).toEqual({ type: 'right', by: 'listening' });
-    const wrong = await recorded([...spoken.slice(0, 2), 'For the parts counter, press 4.', ...spoken.slice(3)], menu, greeting.id);
+    const wrong = await recorded(
+      [...spoken.slice(0, 2), 'For the parts counter, press 4.', ...spoken.slice(3)],
+      menu,
+      greeting.id,
+    );
     const verdict = (await verdictOn(wrong)) as { type: string; parts: { text: string; insteadOf: string | null }[] };
     expect(verdict).toMatchObject({ type: 'other', by: 'listening' });
     expect(verdict.parts).toContainEqual({ text: '4', insteadOf: '3' });

@@ -13,6 +13,7 @@ import { HoursModule } from '../hours/hours.module';
 import { LinesModule } from '../lines/lines.module';
 import { PeopleModule } from '../people/people.module';
 import { QueuesModule } from '../queues/queues.module';
+import { RecordingsModule } from '../recordings/recordings.module';
 import { TakesModule } from '../takes/takes.module';
 import { AcceptedEntity } from './accepted.entity';
 import { OnAirLook } from './onAirLook.service';
@@ -88,6 +89,7 @@ class LeaversController {
     ContactsModule,
     CallerListsModule,
     TakesModule,
+    RecordingsModule,
     SettingsModule,
     TrafficModule,
     SwitchesModule,

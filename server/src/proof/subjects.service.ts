@@ -17,6 +17,7 @@ import { PeopleService } from '../people/people.service';
 import { notFound } from '../problems/problem';
 import { QueuesService } from '../queues/queues.service';
 import { SettingsService } from '../settings/settings.service';
+import { RecordingsService } from '../recordings/recordings.service';
 import { TakesService } from '../takes/takes.service';
 import { Clock } from '../clock/clock';
 import { SwitchesService } from '../switches/switches.service';
@@ -51,6 +52,7 @@ export class SubjectsService {
     private readonly contacts: ContactsService,
     private readonly callerLists: CallerListsService,
     private readonly takes: TakesService,
+    private readonly texts: RecordingsService,
     private readonly settings: SettingsService,
     private readonly traffic: TrafficService,
     private readonly switches: SwitchesService,
@@ -94,6 +96,7 @@ export class SubjectsService {
       outgoing,
       mostAloneSeconds,
       takes,
+      recordings: await this.texts.list(),
       lines,
       leavers,
       unpressed: await this.unpressed(line),

@@ -62,6 +62,39 @@ describe('recordings of any text', () => {
   });
 });
 
+describe('hold music of one’s own', () => {
+  const bring = (fields: object) =>
+    request(server.app.getHttpServer())
+      .post('/api/takes')
+      .set('Host', '127.0.0.1')
+      .field({ place: 'music', source: 'file', ...fields })
+      .attach(
+        'audio',
+        Buffer.from(writeWav({ samples: new Float32Array(16_000).fill(0.1), rateHz: 16_000 })),
+        'waltz.wav',
+      );
+
+  it('is taken only once somebody says that there is a right to it, and is what calls play', async () => {
+    const refused = await bring({});
+    expect([refused.status, refused.body.errors[0].says]).toEqual([422, expect.stringContaining('have the right')]);
+    const samples = Float32Array.from({ length: 16_000 }, (_, index) => Math.sin(index / 6) / 2);
+    const { body: piece } = await request(server.app.getHttpServer())
+      .post('/api/takes')
+      .set('Host', '127.0.0.1')
+      .field({ place: 'music', source: 'file', rights: 'yes' })
+      .attach('audio', Buffer.from(writeWav({ samples, rateHz: 16_000 })), 'waltz.wav');
+    const { body: settings } = await server.ask('get', '/api/settings');
+    const change = (holdMusic: string, revision: number) =>
+      server.ask('patch', '/api/settings', { revision, holdMusic });
+    expect((await change('disco', settings.revision)).status).toBe(422);
+    expect((await change(piece.id, settings.revision)).body.holdMusic).toBe(piece.id);
+    const { body: lines } = await server.ask('get', '/api/lines');
+    const { body: script } = await server.ask('get', `/api/lines/${lines[0].id}/script?which=draft`);
+    expect(script.holdMusic).toBe(piece.id);
+    expect((script.takes as { id: string }[]).map(({ id }) => id)).toContain(piece.id);
+  });
+});
+
 describe('a recording session', () => {
   it('is begun, listed with the newest first, and taken off the list', async () => {
     const begin = (name: string) => server.ask('post', '/api/recording-sessions', { name, places: [place] });

@@ -12,7 +12,7 @@ import {
   type OutgoingLimits,
   type PersonId,
 } from '@locutor/core/directory';
-import { holdMusicIds, lineId, type HoldMusicId, type LineId } from '@locutor/core/line';
+import { isHoldMusic, lineId, type HoldMusic, type LineId } from '@locutor/core/line';
 import {
   longestSpanName,
   mostSavedSpans,
@@ -22,6 +22,7 @@ import {
   type SpanName,
 } from '@locutor/core/traffic';
 import {
+  CheckedField,
   ChoiceField,
   ChoicesField,
   OrEmpty,
@@ -124,8 +125,12 @@ export class ChangeSettingsDto {
   @WholeField({ name: 'How many megabytes of spoken sentences are kept', least: 10, most: 100_000, optional: true })
   mostSpokenMegabytes?: number;
 
-  @ChoiceField({ of: holdMusicIds, says: 'That is not a piece of hold music that is shipped.', optional: true })
-  holdMusic?: HoldMusicId;
+  @CheckedField({
+    check: isHoldMusic,
+    says: () => 'That is neither a piece of hold music that is shipped nor a recording.',
+    optional: true,
+  })
+  holdMusic?: HoldMusic;
 
   @PartField({ of: OutgoingDto, says: 'Say what outside numbers may be called.', optional: true })
   outgoing?: OutgoingDto;

@@ -1,6 +1,6 @@
 import type { Budget, Rates } from '@locutor/core/cost';
 import type { ReportPlan, SavedSpan } from '@locutor/core/traffic';
-import { usualHoldMusic, type HoldMusicId } from '@locutor/core/line';
+import { usualHoldMusic, type HoldMusic } from '@locutor/core/line';
 import type { OutgoingLimits } from '@locutor/core/directory';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
@@ -53,7 +53,7 @@ export class SettingsEntity {
 
   /** What is played to those who wait or are on hold. */
   @Column('text', { default: usualHoldMusic })
-  holdMusic: HoldMusicId;
+  holdMusic: HoldMusic;
 
   /** What outside numbers may be called, and how many at once. */
   @Column('simple-json')

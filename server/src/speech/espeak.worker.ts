@@ -19,6 +19,12 @@ interface Speaker {
 
 /** The program's names for our voices: a language, and a variant of the voice. */
 const programVoices: Partial<Record<VoiceName, string>> = {
+  gbWoman: 'en-gb-x-rp+f2',
+  gbMan: 'en-gb-x-rp+m3',
+  beWoman: 'fr-be+f2',
+  beMan: 'fr-be+m3',
+  laWoman: 'es-419+f2',
+  laMan: 'es-419+m3',
   frWoman: 'fr+f2',
   frMan: 'fr+m3',
   esWoman: 'es+f2',
@@ -40,7 +46,7 @@ async function start(): Promise<Speaker> {
   return new eSpeakNGWorker();
 }
 
-/** Speaks one sentence in another language. */
+/** Speaks one sentence. */
 export default async function speak({ voice, text }: VoiceTask): Promise<Spoken> {
   const name = programVoices[voiceNameOf(voice)];
   const { pace, pitch } = tuningOf(voice);

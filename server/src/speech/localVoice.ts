@@ -1,25 +1,28 @@
 import { availableParallelism } from 'node:os';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
-import { languageOf, type VoiceId } from '@locutor/core/line';
+import { voiceNameOf, type VoiceId, type VoiceName } from '@locutor/core/line';
 import { together, Workers, type WorkersState } from '../workers';
 import { Voice, type Spoken, type VoiceTask } from './voice';
 
-/** Flite for English and eSpeak NG for other languages, both as WebAssembly in worker threads. */
+/** The voices that Flite has; eSpeak NG has the others. */
+const fliteVoices: ReadonlySet<VoiceName> = new Set(['slt', 'rms', 'awb', 'kal16']);
+
+/** Flite for most of English, eSpeak NG for British English and other languages, both as WebAssembly in worker threads. */
 @Injectable()
 export class LocalVoice extends Voice implements OnModuleDestroy {
-  private readonly english = workersOf('@locutor/server/speech/flite.worker');
-  private readonly others = workersOf('@locutor/server/speech/espeak.worker');
+  private readonly flite = workersOf('@locutor/server/speech/flite.worker');
+  private readonly espeak = workersOf('@locutor/server/speech/espeak.worker');
 
   speak(voice: VoiceId, text: string): Promise<Spoken> {
-    return (languageOf(voice) === 'en' ? this.english : this.others).run({ voice, text });
+    return (fliteVoices.has(voiceNameOf(voice)) ? this.flite : this.espeak).run({ voice, text });
   }
 
   state(): WorkersState {
-    return together([this.english.state(), this.others.state()]);
+    return together([this.flite.state(), this.espeak.state()]);
   }
 
   async onModuleDestroy(): Promise<void> {
-    await Promise.all([this.english.end(), this.others.end()]);
+    await Promise.all([this.flite.end(), this.espeak.end()]);
   }
 }
 

@@ -1,5 +1,5 @@
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
-import type { TakeId } from '@locutor/core/line';
+import { takeId, type TakeId } from '@locutor/core/line';
 import { DataSource, In, IsNull, LessThan, Not } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
 import { CallEntity } from '../callLog/call.entity';
@@ -85,6 +85,8 @@ export class SweepService implements OnApplicationBootstrap, OnModuleDestroy {
     }
     for (const { take } of await this.database.getRepository(GreetingEntity).find()) if (take) used.add(take.takeId);
     for (const { take } of await this.database.getRepository(TextRecordingEntity).find()) used.add(take.takeId);
+    const { holdMusic } = await this.settings.get();
+    if (takeId.is(holdMusic)) used.add(holdMusic);
     const versions = this.database.getRepository(VersionEntity);
     for (const { takes } of await versions.find({ select: { takes: true } })) for (const { id } of takes) used.add(id);
     return used;

@@ -1,5 +1,6 @@
 import { longestPauseMs, longestSoundMs, mostCuts } from '@locutor/core/audio';
 import {
+  holdMusicPlace,
   keys,
   longestLabel,
   longestWords,
@@ -17,7 +18,7 @@ import type { TakeSays } from '@locutor/core/line';
 const id = '[A-Za-z0-9_-]{1,40}';
 /** A greeting of the library, a part of a sheet of a line, or any other text by its words. */
 const placePattern = new RegExp(
-  `^(?:greeting:${id}|line:${id} sheet:${id} (?:whole|openingWords|closingWords|option [0-9*#])|${textPlacePattern.source.slice(1, -1)})$`,
+  `^(?:greeting:${id}|line:${id} sheet:${id} (?:whole|openingWords|closingWords|option [0-9*#])|${textPlacePattern.source.slice(1, -1)}|${holdMusicPlace})$`,
 );
 export const placeRule = { pattern: placePattern, says: 'Say what it is a recording of: a greeting, a sheet, a text.' };
 const longestFileName = 255;
@@ -37,6 +38,14 @@ export class BringTakeDto {
 
   @TextField({ name: 'The name of the file', least: 0, most: longestFileName, optional: true })
   fileName?: string;
+
+  /** For music: that the business has the right to play it to callers. */
+  @PatternField({
+    pattern: /^yes$/,
+    says: 'Whether you have the right to play it is yes, or left out.',
+    optional: true,
+  })
+  rights?: 'yes';
 
   @PatternField({ pattern: /^(?:mu|a)?$/, says: 'The law is mu or a.', optional: true })
   law?: 'mu' | 'a' | '';

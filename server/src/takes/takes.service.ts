@@ -11,7 +11,14 @@ import {
   type Recipe,
   type SoundFileProblem,
 } from '@locutor/core/audio';
-import { takeId, type RecordedTake, type TakeId, type TakeSays, type TakeVerdict } from '@locutor/core/line';
+import {
+  holdMusicPlace,
+  takeId,
+  type RecordedTake,
+  type TakeId,
+  type TakeSays,
+  type TakeVerdict,
+} from '@locutor/core/line';
 import { answered } from '@locutor/core/listening';
 import { In, IsNull, Repository } from 'typeorm';
 import { AudioStore } from '../audio/audioStore';
@@ -77,6 +84,9 @@ export class TakesService {
   async bring({ path, size }: FileAt, body: BringTakeDto, progress: Progress = {}): Promise<TakeEntity> {
     try {
       const name = body.fileName || 'the recording';
+      if (body.place === holdMusicPlace && body.rights !== 'yes') {
+        throw invalid([{ at: 'rights', says: 'Say first that you have the right to play this music to callers.' }]);
+      }
       if (size > largestSoundBytes) throw refused({ type: 'tooLarge', mostBytes: largestSoundBytes }, name);
       const recipe = body.recipe ? readRecipe(body.recipe) : wholeRecipe;
       const says = body.says ? readSays(body.says) : nothingSaid;

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { CallScript, LineScript } from '@locutor/core/call';
-import { takesUsed, type Greeting, type LineId, type RecordedTake } from '@locutor/core/line';
+import { takeId, takesUsed, type Greeting, type LineId, type RecordedTake } from '@locutor/core/line';
 import { BoxesService } from '../boxes/boxes.service';
 import { CallerListsService } from '../callerLists/callerLists.service';
 import { ContactsService } from '../contacts/contacts.service';
@@ -77,12 +77,13 @@ export class ScriptsService {
     ]);
     const library = [...greetings, ...spoken];
     const recordings = await this.texts.list();
-    const used = [...library, ...recordings].flatMap(({ take }) => (take ? [take.takeId] : []));
+    const { holdMusic, outgoing } = await this.settings.get();
+    const played = takeId.is(holdMusic) ? [holdMusic] : [];
+    const used = [...played, ...[...library, ...recordings].flatMap(({ take }) => (take ? [take.takeId] : []))];
     const drafts = scripts.flatMap(({ attendant }) => [...takesUsed(attendant)]);
     // What is on air has recordings as they were when it was put there; those come last and win.
     const takes = [...(await this.takes.recorded([...used, ...drafts])), ...kept];
     const directory = { people, groups, queues, boxes, contacts, callerLists, greetings: library, takes, hours };
-    const { holdMusic, outgoing } = await this.settings.get();
     return { lineId, lines: scripts, ...directory, recordings, holdMusic, outgoing };
   }
 

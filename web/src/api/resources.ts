@@ -31,7 +31,7 @@ import type { Unpressed } from '@locutor/core/line';
 import type {
   Attendant,
   Greeting,
-  HoldMusicId,
+  HoldMusic,
   Line,
   LineId,
   Names,
@@ -199,7 +199,7 @@ export interface Settings extends Revised {
   readonly keepSpokenDays: number;
   readonly mostSpokenMegabytes: number;
   readonly mostAloneSeconds: number;
-  readonly holdMusic: HoldMusicId;
+  readonly holdMusic: HoldMusic;
   readonly outgoing: OutgoingLimits;
   readonly rates: Rates;
   readonly budget: Budget | null;

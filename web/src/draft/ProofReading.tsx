@@ -10,6 +10,7 @@ import {
   useServerScript,
   useSettings,
   useUnpressed,
+  useTextRecordings,
 } from '../api/resources';
 import { useNow } from '../parts/useNow';
 import { useTakes } from '../takes/useTakes';
@@ -45,6 +46,7 @@ function useAround(): Around | undefined {
   const { hours, line, switched } = useDraftTools();
   const directory = useDirectory();
   const takes = useTakes();
+  const recordings = useTextRecordings();
   const allHours = useAllHours().data;
   const leavers = useLeavers();
   const settings = useSettings().data;
@@ -67,10 +69,25 @@ function useAround(): Around | undefined {
       switched: switchedTo,
       mostAloneSeconds,
       takes,
+      recordings,
       lines,
       ...(unpressed && { unpressed }),
     };
-  }, [line, hours, switched, directory, takes, allHours, leavers, outgoing, mostAloneSeconds, lines, unpressed, today]);
+  }, [
+    line,
+    hours,
+    switched,
+    directory,
+    takes,
+    recordings,
+    allHours,
+    leavers,
+    outgoing,
+    mostAloneSeconds,
+    lines,
+    unpressed,
+    today,
+  ]);
 }
 
 /** The lines of the business and what is on air on each; undefined while that is not known. */

@@ -1,5 +1,12 @@
 import { beep, busyTone, dtmfTone, holdMusic, phoneRateHz, readWav, ringbackTone, type Pcm } from '@locutor/core/audio';
-import type { HoldMusicId, Key, VoiceId } from '@locutor/core/line';
+import {
+  keyOfPiece,
+  usualHoldMusic,
+  type HoldMusicId,
+  type HoldPiece,
+  type Key,
+  type VoiceId,
+} from '@locutor/core/line';
 import { audioUrl, speak } from '../api/resources';
 
 let shared: AudioContext | undefined;
@@ -70,16 +77,36 @@ export function playBusy(country?: string): () => void {
 const pieces = new Map<HoldMusicId, Pcm>();
 
 /** Where a piece was stopped, for whoever does not say where it goes on. */
-const stoppedAtMs = new Map<HoldMusicId, number>();
+const stoppedAtMs = new Map<string, number>();
 
 /** A piece of hold music, over and over, from where it goes on: where it was stopped last, unless that is said. */
-export function playHoldMusic(id: HoldMusicId, fromMs = stoppedAtMs.get(id) ?? 0): () => void {
-  const piece = pieces.get(id) ?? holdMusic(id, phoneRateHz);
-  pieces.set(id, piece);
+export function playHoldMusic(piece: HoldPiece, fromMs = stoppedAtMs.get(keyOfPiece(piece)) ?? 0): () => void {
   const beganMs = performance.now();
-  const stop = playPcm(piece, { loop: true, fromMs });
+  let isOver = false;
+  let stop = (): void => undefined;
+  const begin = (pcm: Pcm): void => {
+    if (!isOver) stop = playPcm(pcm, { loop: true, fromMs: fromMs + performance.now() - beganMs });
+  };
+  if (typeof piece === 'string') begin(shippedPiece(piece));
+  else void ownPiece(piece.audioId).then(begin, () => begin(shippedPiece(usualHoldMusic)));
   return () => {
-    stoppedAtMs.set(id, fromMs + performance.now() - beganMs);
+    isOver = true;
+    stoppedAtMs.set(keyOfPiece(piece), fromMs + performance.now() - beganMs);
     stop();
   };
+}
+
+function shippedPiece(id: HoldMusicId): Pcm {
+  const piece = pieces.get(id) ?? holdMusic(id, phoneRateHz);
+  pieces.set(id, piece);
+  return piece;
+}
+
+const own = new Map<string, Promise<Pcm>>();
+
+function ownPiece(audioId: string): Promise<Pcm> {
+  const piece = own.get(audioId) ?? loadAudio(audioId);
+  piece.catch(() => own.delete(audioId));
+  own.set(audioId, piece);
+  return piece;
 }

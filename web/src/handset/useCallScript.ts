@@ -2,7 +2,14 @@ import { usualOutgoing } from '@locutor/core/directory';
 import type { CallScript } from '@locutor/core/call';
 import { usualHoldMusic, type Attendant } from '@locutor/core/line';
 import { useCallback } from 'react';
-import { useAllHours, useDirectory, useServerScript, useSettings, useTextRecordings, type WholeVersion } from '../api/resources';
+import {
+  useAllHours,
+  useDirectory,
+  useServerScript,
+  useSettings,
+  useTextRecordings,
+  type WholeVersion,
+} from '../api/resources';
 import { useTakes } from '../takes/useTakes';
 import { useDraftTools } from '../draft/DraftProvider';
 

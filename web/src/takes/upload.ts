@@ -12,6 +12,10 @@ export interface Bringing {
   readonly place: string;
   readonly text: string;
   readonly says: TakeSays;
+  /** What is done to it, where that is not what is done to speech. */
+  readonly recipe?: Recipe;
+  /** That one has the right to play it, for music. */
+  readonly rights?: 'yes';
   /** Which law bare telephone sound is in, once that was answered. */
   readonly law?: 'mu' | 'a';
 }
@@ -23,9 +27,10 @@ export const asksLaw = (error: unknown): boolean =>
 /** Sends a file or recording to be taken in; stages of the work are told as they come. */
 export function bringTake(bringing: Bringing, tell: (stage: PolishStage | 'sending') => void): Work<KeptTake> {
   const form = new FormData();
-  const { file, fileName, source, place, text, says, law } = bringing;
+  const { file, fileName, source, place, text, says, law, recipe, rights } = bringing;
   const fields = { source, place, text, says: JSON.stringify(says), fileName: source === 'file' ? fileName : '' };
-  for (const [name, value] of Object.entries({ ...fields, ...(law && { law }) })) form.append(name, value);
+  const more = { ...(law && { law }), ...(rights && { rights }), ...(recipe && { recipe: JSON.stringify(recipe) }) };
+  for (const [name, value] of Object.entries({ ...fields, ...more })) form.append(name, value);
   form.append('audio', file, fileName);
   tell('sending');
   return askInStages(takesPath, form, tell);

@@ -82,7 +82,13 @@ function GroupEditor({ group }: { readonly group: KeptGroup }) {
         )}
       </MembershipLines>
       {row.order === 'onCall' && row.rota && (
-        <RotaLines of={row.name} rowId={row.id} rota={row.rota} members={row.members} onChange={(rota) => change({ rota })} />
+        <RotaLines
+          of={row.name}
+          rowId={row.id}
+          rota={row.rota}
+          members={row.members}
+          onChange={(rota) => change({ rota })}
+        />
       )}
       <WorkingLines row={row} onChange={change} />
       <ClosedLines

@@ -89,11 +89,7 @@ function QueueEditor({ queue }: { readonly queue: KeptQueue }) {
         </MembershipLines>
       </Box>
       <WorkingLines row={row} onChange={change} />
-      <ClosedLines
-        row={row}
-        slotFor={(reason) => ({ type: 'queue', queueId: row.id, reason })}
-        onChange={change}
-      />
+      <ClosedLines row={row} slotFor={(reason) => ({ type: 'queue', queueId: row.id, reason })} onChange={change} />
       <HoldLine row={row} onChange={change} />
       <Box mt="4">
         {leavingReasons.map((reason) => (

@@ -1,9 +1,10 @@
 import { Box, Button, CloseButton, Dialog, Flex, Input, Portal, Text } from '@chakra-ui/react';
-import { languages, type Language } from '@locutor/core/line';
-import { longestSaid, longestWritten, type SayAs } from '@locutor/core/speech';
+import { languageOf, languages, type Language } from '@locutor/core/line';
+import { longestSaid, longestWritten, namesToHear, type SayAs } from '@locutor/core/speech';
 import { Plus, Trash2, Volume2 } from 'lucide-react';
 import { useState } from 'react';
 import { wordsOf } from '../../api/client';
+import { usePeople } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { loadSentence, playPcm } from '../../handset/sounds';
 import { InlineSelect } from '../../parts/InlineSelect';
@@ -16,12 +17,17 @@ const languageChoices = [
   ...Object.entries(languages).map(([value, label]) => ({ value, label })),
 ];
 
+/** As many as fit; the next ones follow once these are settled. */
+const mostNames = 12;
+
 /** How words are to be said: a list of the business's own, used by every voice everywhere. */
 export function Dictionary({ onClose }: { readonly onClose: () => void }) {
   const kept = useDictionary();
   const [typed, setTyped] = useState<readonly SayAs[] | null>(null);
   const { attendant } = useDraft();
   const words = typed ?? kept.words;
+  const people = usePeople();
+  const worthHearing = namesToHear(people, languageOf(attendant.voice), words).slice(0, mostNames);
   const set = (index: number, changes: Partial<SayAs>): void =>
     setTyped(words.map((word, at) => (at === index ? { ...word, ...changes } : word)));
   const isWhole = ({ written, said }: SayAs): boolean => written.trim() !== '' && said.trim() !== '';
@@ -59,7 +65,7 @@ export function Dictionary({ onClose }: { readonly onClose: () => void }) {
                     size="sm"
                     w="170px"
                     aria-label={`Word ${index + 1}`}
-                    placeholder="Achterberg"
+                    placeholder="Nguyen"
                     maxLength={longestWritten}
                     value={word.written}
                     onChange={(event) => set(index, { written: event.currentTarget.value })}
@@ -71,7 +77,7 @@ export function Dictionary({ onClose }: { readonly onClose: () => void }) {
                     minW="120px"
                     fontFamily="spoken"
                     aria-label={`How word ${index + 1} is said`}
-                    placeholder="AHK ter berg"
+                    placeholder="win"
                     maxLength={longestSaid}
                     value={word.said}
                     onChange={(event) => set(index, { said: event.currentTarget.value })}
@@ -96,6 +102,32 @@ export function Dictionary({ onClose }: { readonly onClose: () => void }) {
                   />
                 </Flex>
               ))}
+              {worthHearing.length > 0 && (
+                <Box mt="3" role="group" aria-label="Names worth hearing">
+                  <Text fontSize="13px" color="quiet">
+                    Names that the voice may get wrong: hear them, and add those that are.
+                  </Text>
+                  <Flex gap="2" wrap="wrap" mt="1">
+                    {worthHearing.map((name) => (
+                      <Flex key={name} align="center" borderWidth="1px" borderRadius="md" ps="2" bg="sheet">
+                        <Text as="span" fontFamily="spoken">
+                          {name}
+                        </Text>
+                        <SmallButton
+                          label={`Hear ${name}`}
+                          icon={<Volume2 size={14} />}
+                          onClick={() => void hear(name)}
+                        />
+                        <SmallButton
+                          label={`Say how ${name} is said`}
+                          icon={<Plus size={14} />}
+                          onClick={() => setTyped([...words, { written: name, said: '', language: null }])}
+                        />
+                      </Flex>
+                    ))}
+                  </Flex>
+                </Box>
+              )}
               <Box mt="2">
                 <Button
                   size="sm"

@@ -24,6 +24,7 @@ import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { TakePanel } from '../../takes/TakePanel';
 import { useLeave } from '../directory/useLeave';
 import { ReadOutLength } from '../script/ReadOutLength';
+import { OtherVoices } from './OtherVoices';
 import { SsmlMenu } from './SsmlMenu';
 import { useSpokenThings } from './spokenThings';
 import { suggestedName } from './suggestedName';
@@ -99,6 +100,11 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
                 {heard && <SpokenCaption text={sentences[heard.index]?.text ?? ''} heard={heard} />}
               </Box>
             </Flex>
+            <OtherVoices
+              voice={row.voice}
+              sentences={(voice) => sentencesOf(row.words, voice, { type: 'line' }, facts)}
+              onUse={(voice) => change({ voice })}
+            />
           </Box>
         </Box>
         <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">

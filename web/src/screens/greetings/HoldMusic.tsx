@@ -1,10 +1,11 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { holdMusic, phoneRateHz, writeWav } from '@locutor/core/audio';
-import { holdMusicIds, holdMusicPieces, type HoldMusicId } from '@locutor/core/line';
+import { holdMusicIds, holdMusicPieces, keyOfPiece, type HoldPiece } from '@locutor/core/line';
 import { Download, Square, Volume2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useSettings, type Settings } from '../../api/resources';
 import { playHoldMusic } from '../../handset/sounds';
+import { OwnMusic } from './OwnMusic';
 import { saveFile } from '../../parts/saveFile';
 import { SmallButton } from '../../parts/SmallButton';
 import { SavingNote } from '../../saving/SavingNote';
@@ -18,14 +19,15 @@ export function HoldMusic() {
 
 function Pieces({ kept }: { readonly kept: Settings }) {
   const { row, change, ...saving } = useSettingsDraft(kept);
-  const [playing, setPlaying] = useState<HoldMusicId | null>(null);
+  const [playing, setPlaying] = useState<HoldPiece | null>(null);
   const stop = useRef<(() => void) | null>(null);
   useEffect(() => () => stop.current?.(), []);
   const used = row.holdMusic;
-  const listen = (id: HoldMusicId): void => {
+  const listen = (piece: HoldPiece): void => {
+    const isPlaying = playing !== null && keyOfPiece(playing) === keyOfPiece(piece);
     stop.current?.();
-    stop.current = playing === id ? null : playHoldMusic(id);
-    setPlaying(playing === id ? null : id);
+    stop.current = isPlaying ? null : playHoldMusic(piece);
+    setPlaying(isPlaying ? null : piece);
   };
   return (
     <Box as="section" aria-label="Hold music" mt="8" maxW="640px">
@@ -33,7 +35,8 @@ function Pieces({ kept }: { readonly kept: Settings }) {
         Hold music
       </Heading>
       <Text fontSize="13px" color="quiet" mb="1">
-        Played while callers wait or are on hold. Composed for Locutor: nobody else has rights in it.
+        Played while callers wait or are on hold. The first three were composed for Locutor: nobody else has rights in
+        them.
       </Text>
       <SavingNote {...saving} isBrief />
       {holdMusicIds.map((id) => {
@@ -65,6 +68,7 @@ function Pieces({ kept }: { readonly kept: Settings }) {
           </Flex>
         );
       })}
+      <OwnMusic used={used} playing={playing} onListen={listen} onUse={(music) => change({ holdMusic: music })} />
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import { languageOf, type Sheet, type TakeUse } from '@locutor/core/line';
+import { languageOf, withoutTakes, type Sheet, type TakeUse } from '@locutor/core/line';
 import {
   adviceOnLength,
   adviceOnMenu,
@@ -18,6 +18,7 @@ import { SpokenCaption } from '../../parts/SpokenCaption';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { TakePanel } from '../../takes/TakePanel';
 import { ReadOutLength } from '../script/ReadOutLength';
+import { OtherVoices } from './OtherVoices';
 import { partsOf, takeUseOf, textOfPart } from './sheetParts';
 import { SheetVoice } from '../script/SheetVoice';
 
@@ -71,6 +72,11 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
           ))}
           <Box mt="2">
             <SheetVoice id={sheet.id} name={sheet.name} voice={sheet.voice} />
+            <OtherVoices
+              voice={sheet.voice ?? attendant.voice}
+              sentences={(voice) => sheetSentences(withoutTakes({ ...sheet, voice }), voice, facts)}
+              onUse={(voice) => edit({ type: 'setSheetVoice', sheetId: sheet.id, voice })}
+            />
           </Box>
         </Box>
         <Box bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md" p="4" alignSelf="start">

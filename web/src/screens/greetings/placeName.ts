@@ -1,4 +1,4 @@
-import { describeSlot, findSheet, slotKey, type Attendant, type Names, type SpokenPlace } from '@locutor/core/line';
+import { describeSlot, findSheet, type Attendant, type Names, type SpokenPlace } from '@locutor/core/line';
 import { unreachable } from '@locutor/core/result';
 import type { SaidPlace } from '@locutor/core/speech';
 import { slotLink } from '../../path/slotLink';
@@ -72,8 +72,3 @@ const partNames: Readonly<Record<Extract<SpokenPlace, { type: 'words' }>['part']
 };
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** What tells places apart. */
-export function keyOfPlace(place: SaidPlace): string {
-  return place.type === 'step' ? `step ${slotKey(place.slot)} ${place.stepIndex}` : Object.values(place).join(' ');
-}
