@@ -49,25 +49,12 @@ async function call(page) {
 }
 
 await picture('traffic', '/traffic?span=last12Months', { before: closeHandset });
-await picture('today-dark', '/today', { colorScheme: 'dark' });
 await picture('switch-phone', '/today', {
   size: phoneSize,
   before: async (page) => {
     await page.getByRole('button', { name: 'Close now' }).click();
     await page.getByLabel('What callers hear first, if anything').fill('Closed early because of the storm.');
     await page.getByRole('form', { name: 'The switch' }).scrollIntoViewIfNeeded();
-  },
-});
-await picture('first-calls-phone', '/first-calls', {
-  size: phoneSize,
-  before: async (page) => {
-    await page.getByLabel('By', { exact: true }).fill('Effie Brannigan');
-    const rows = page.getByRole('region', { name: 'Open' }).getByRole('listitem');
-    await rows.first().getByRole('button', { name: 'Right' }).click();
-    await rows.nth(1).getByRole('button', { name: 'Wrong' }).click();
-    await rows.nth(1).getByLabel('What was wrong').fill('Only one phone rang');
-    await rows.nth(1).getByRole('button', { name: 'Keep' }).click();
-    await page.waitForTimeout(600);
   },
 });
 await picture('script', '/script', { before: call });
@@ -104,16 +91,68 @@ await picture('directory-people', '/directory/people', {
     await page.getByRole('button', { name: 'More about Cormac Adeyemi' }).click();
   },
 });
-await picture('versions', '/versions', {
+await picture('weeks-ahead', '/hours', {
   before: async (page) => {
     await closeHandset(page);
-    await page.waitForTimeout(800);
+    await page.getByRole('button', { name: 'Other hours from a date on' }).click();
+    const saturday = page.getByLabel('Open on Saturday');
+    await saturday.fill('9-1');
+    await saturday.press('Enter');
+    await page.waitForTimeout(1500);
   },
 });
+await picture('rota', '/directory/groups', {
+  before: async (page) => {
+    await closeHandset(page);
+    await page.getByRole('link', { name: /^On call/ }).click();
+    const swap = page.getByRole('button', { name: /^Swap from/ }).nth(1);
+    await swap.click();
+    await page.getByLabel('Who is on call instead').selectOption({ index: 1 });
+    await page.getByText('Whose turn it is').scrollIntoViewIfNeeded();
+    await page.waitForTimeout(400);
+  },
+});
+await picture('recording-session', '/greetings/sessions', {
+  before: async (page) => {
+    await closeHandset(page);
+    await page.getByRole('checkbox', { name: 'All of After hours' }).check();
+    await page.getByRole('button', { name: /^Record \d+ texts/ }).click();
+    await page.getByRole('button', { name: 'Begin here' }).click();
+    await page.getByRole('button', { name: 'Record', exact: true }).click();
+    await page.waitForTimeout(5500);
+  },
+});
+await pictureOther();
 await pictureChange();
 await pictureLiveLine();
 await browser.close();
 await stop();
+
+/** A recording that says something else than it should, where recordings can be listened to. */
+async function pictureOther() {
+  if (!(await (await fetch(`${url}/api/listening`)).json()).isThere) return;
+  const texts = [
+    'We are at the foot of Cannery Road, on the west side of Larkspur Cove.',
+    'From the water, keep the green bell to starboard and look for the blue crane.',
+  ];
+  const sound = await spoken(texts.join(' '));
+  await picture('recording-other', '/greetings', {
+    before: async (page) => {
+      await closeHandset(page);
+      await page.getByRole('link', { name: /^Where we are/ }).click();
+      await page.locator('input[type=file]').setInputFiles({ name: 'where.wav', mimeType: 'audio/wav', buffer: sound });
+      await page.getByText('It says something else', { exact: true }).waitFor({ timeout: 60_000 });
+      await page.waitForTimeout(800);
+    },
+  });
+}
+
+async function spoken(text) {
+  const headers = { 'Content-Type': 'application/json' };
+  const body = JSON.stringify({ voice: 'rms', texts: [text] });
+  const [{ audioId }] = await (await fetch(`${url}/api/speech`, { method: 'POST', headers, body })).json();
+  return Buffer.from(await (await fetch(`${url}/api/audio/${audioId}`)).arrayBuffer());
+}
 
 /** One more member in the spring rush, on Saturdays. */
 async function planAddress() {

@@ -38,6 +38,7 @@ export {
 } from './season';
 export { datedWeekOn, firstDay, inOrder, longestWeekName, mostDatedWeeks, type DatedWeek } from './datedWeek';
 export { lastDayOf, weekBefore, weekStretches, type WeekStretch } from './weekStretches';
+export { ownWeek, withOwnWeek, type OwnSpan } from './ownWeek';
 export { allWeeks, spansOfWeekOn, weekIdOn, weekOn, withEachWeek, type WeekOfDay } from './weekOn';
 export {
   closedAllDay,

@@ -18,6 +18,7 @@ export { longestSaid, longestWritten, mostSayAs, respell, type SayAs } from './d
 export { saidOpening, saidToday, saidWeek, type EnglishClock, type SaidIn } from './saidHours';
 export { englishClockOf } from './englishClock';
 export { namesToHear } from './namesToHear';
+export { paceBeside } from './pace';
 export { phrasesOf } from './phrases';
 export { everySpokenText, type SaidAround, type SaidPlace, type SaidText } from './everySpokenText';
 export type { Phrases } from './words/phrases';

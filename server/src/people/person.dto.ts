@@ -9,7 +9,9 @@ import {
   type PersonId,
 } from '@locutor/core/directory';
 import { mostTakenIn } from '@locutor/core/formats';
-import { hoursId, type HoursId } from '@locutor/core/hours';
+import { hoursId, mostWeekSpans, type HoursId } from '@locutor/core/hours';
+import { OmitType } from '@nestjs/swagger';
+import { WeekSpanDto } from '../hours/hours.dto';
 import { PartialType } from '@nestjs/swagger';
 
 import {
@@ -50,6 +52,8 @@ export class PersonPhoneDto {
   @PatternField({ pattern: hoursId.pattern, says: 'The hours of a phone need their id.', optional: true })
   hoursId?: HoursId;
 }
+
+class OwnSpanDto extends OmitType(WeekSpanDto, ['periodId'] as const) {}
 
 class PersonDetailsDto {
   @TextField({ name: 'How the name is said', least: 0, most: longestName, optional: true })
@@ -101,6 +105,17 @@ export class ChangePersonDto extends PersonDetailsDto {
 
   @PatternField({ ...extensionRule, optional: true })
   extension?: string;
+}
+
+/** When somebody works, by their own word. */
+export class OwnHoursDto {
+  @PartsField({
+    of: OwnSpanDto,
+    says: 'The week is missing.',
+    most: mostWeekSpans,
+    tooMany: `The week can hold at most ${mostWeekSpans} times.`,
+  })
+  week: OwnSpanDto[];
 }
 
 /** One row of a spreadsheet or one card: somebody new, or with an id somebody known who is changed. */

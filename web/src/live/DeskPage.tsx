@@ -2,6 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { Link, useParams } from 'react-router';
 import { useNames, usePeople } from '../api/resources';
 import { DeskPanel } from './DeskPanel';
+import { OwnHours } from './OwnHours';
 import { PhonePage } from './PhonePage';
 import { useSheetNames } from './useSheetNames';
 
@@ -17,6 +18,7 @@ export default function DeskPage() {
         {person ? (
           <>
             <DeskPanel personId={person.id} names={names} rings />
+            {person.setsOwnHours && person.hoursId && <OwnHours person={person} hoursId={person.hoursId} />}
             <Text asChild mt="6" display="block" fontSize="13px" color="quiet" textDecoration="underline">
               <Link to="/desk">Another desk phone</Link>
             </Text>

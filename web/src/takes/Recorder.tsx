@@ -1,10 +1,22 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { lengthMs, measure, soundFaults, soundFaultWords, writeWav, type Pcm } from '@locutor/core/audio';
+import {
+  asOnPhone,
+  lengthMs,
+  lineLoudness,
+  measure,
+  soundFaults,
+  soundFaultWords,
+  trimEnds,
+  withGain,
+  writeWav,
+  type Pcm,
+} from '@locutor/core/audio';
 import type { Language } from '@locutor/core/line';
-import { estimateMs, splitSentences } from '@locutor/core/speech';
+import { estimateMs, pauses, splitSentences, type Sentence } from '@locutor/core/speech';
 import { Mic, Play, RotateCcw, Square } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { playPcm } from '../handset/sounds';
+import { playItems } from '../handset/speaker';
 import { record, type MicrophoneProblem, type Recording } from '../handset/microphone';
 import { useNow } from '../parts/useNow';
 import { showLength } from '../parts/time';
@@ -13,8 +25,16 @@ interface Props {
   /** What is to be said, as text. */
   readonly text: string;
   readonly language: Language;
+  /** What is heard before and after it, where it is joined with other parts. */
+  readonly around?: Around;
   readonly onKeep: (file: Blob) => void;
   readonly onClose: () => void;
+}
+
+/** What callers hear right before and after a recording. */
+export interface Around {
+  readonly before: readonly Sentence[];
+  readonly after: readonly Sentence[];
 }
 
 type Phase =
@@ -32,7 +52,7 @@ const problemWords: Readonly<Record<MicrophoneProblem, string>> = {
 };
 
 /** Records at this computer: a count-in, the words to read at their pace, a level meter, and listening before keeping. */
-export function Recorder({ text, language, onKeep, onClose }: Props) {
+export function Recorder({ text, language, around, onKeep, onClose }: Props) {
   const [phase, setPhase] = useState<Phase>({ type: 'ready' });
   const [level, setLevel] = useState(-Infinity);
   const [problem, setProblem] = useState<string | null>(null);
@@ -136,6 +156,19 @@ export function Recorder({ text, language, onKeep, onClose }: Props) {
             >
               <Play size={14} aria-hidden /> Listen
             </Button>
+            {around && around.before.length + around.after.length > 0 && (
+              <Button
+                size="sm"
+                variant="outline"
+                title="With what is heard before and after it, and as loud as that"
+                onClick={() => {
+                  stopSound.current?.();
+                  stopSound.current = playJoined(phase.pcm, around);
+                }}
+              >
+                <Play size={14} aria-hidden /> Hear it where it stands
+              </Button>
+            )}
             <Button size="sm" variant="outline" onClick={begin}>
               <RotateCcw size={14} aria-hidden /> Record again
             </Button>
@@ -222,4 +255,31 @@ function Faults({ pcm }: { readonly pcm: Pcm }) {
 
 function fileOf(pcm: Pcm): Blob {
   return new Blob([writeWav(pcm) as Uint8Array<ArrayBuffer>], { type: 'audio/wav' });
+}
+
+/** Plays a recording between what is heard before and after it, as loud as everything on the line, and as a telephone carries it. */
+function playJoined(pcm: Pcm, { before, after }: Around): () => void {
+  let stop = (): void => undefined;
+  let isOver = false;
+  const play = (sentences: readonly Sentence[], then: () => void): void => {
+    if (isOver) return;
+    if (sentences.length === 0) return then();
+    const items = sentences.map((sentence) => ({ type: 'sentence' as const, sentence }));
+    stop = playItems(items, { onItem: () => undefined, onMute: () => undefined, onEnd: then });
+  };
+  play(before, () => {
+    const { pcm: words } = trimEnds(pcm);
+    const { lufs } = measure(words);
+    const heard = asOnPhone(withGain(words, Number.isFinite(lufs) ? lineLoudness.lufs - lufs : 0));
+    const stopPlaying = playPcm(heard);
+    const timer = setTimeout(() => play(after, () => undefined), lengthMs(heard) + pauses.betweenOptionsMs);
+    stop = () => {
+      clearTimeout(timer);
+      stopPlaying();
+    };
+  });
+  return () => {
+    isOver = true;
+    stop();
+  };
 }

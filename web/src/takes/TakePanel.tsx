@@ -8,7 +8,7 @@ import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../api/client';
 import { tellDone, tellProblem } from '../parts/notices';
 import { PhoneRecorder } from './PhoneRecorder';
-import { Recorder } from './Recorder';
+import { Recorder, type Around } from './Recorder';
 import { TakeEditor } from './TakeEditor';
 import { TakeSaysNote } from './TakeSaysNote';
 import { TakeList } from './TakeList';
@@ -24,12 +24,14 @@ interface Props {
   readonly text: string;
   readonly language: Language;
   readonly says: TakeSays;
+  /** What is heard before and after it, where it is a part of something. */
+  readonly around?: Around;
   readonly use: TakeUse | null;
   readonly onUse: (use: TakeUse | null) => void;
 }
 
 /** The recordings of something that is spoken: made here or brought, made good, and told when they are out of step. */
-export function TakePanel({ place, name, text, language, says, use, onUse }: Props) {
+export function TakePanel({ place, name, text, language, says, around, use, onUse }: Props) {
   const all = useTakes();
   const { mutate } = useSWRConfig();
   const takes = all.filter((take) => take.place === place || take.id === use?.takeId);
@@ -99,6 +101,7 @@ export function TakePanel({ place, name, text, language, says, use, onUse }: Pro
           <Recorder
             text={text}
             language={language}
+            {...(around && { around })}
             onClose={() => setRecorder(null)}
             onKeep={(file) => {
               setRecorder(null);

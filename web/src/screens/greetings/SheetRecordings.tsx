@@ -1,12 +1,23 @@
-import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import { languageOf, withoutTakes, type Sheet, type TakeUse } from '@locutor/core/line';
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
+import {
+  languageOf,
+  tunedVoice,
+  tuningOf,
+  voiceNameOf,
+  withoutTakes,
+  type Sheet,
+  type TakePart,
+  type TakeUse,
+} from '@locutor/core/line';
 import {
   adviceOnLength,
   adviceOnMenu,
   describeAdvice,
   estimateSentencesMs,
+  paceBeside,
   saysOfSheet,
   sheetSentences,
+  type Sentence,
 } from '@locutor/core/speech';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -16,6 +27,7 @@ import type { Heard } from '../../parts/heard';
 import { Listen } from '../../parts/Listen';
 import { SpokenCaption } from '../../parts/SpokenCaption';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
+import type { Around } from '../../takes/Recorder';
 import { TakePanel } from '../../takes/TakePanel';
 import { ReadOutLength } from '../script/ReadOutLength';
 import { OtherVoices } from './OtherVoices';
@@ -70,6 +82,7 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
               {describeAdvice(each)}
             </Text>
           ))}
+          <PaceLine sheet={sheet} sentences={sentences} />
           <Box mt="2">
             <SheetVoice id={sheet.id} name={sheet.name} voice={sheet.voice} />
             <OtherVoices
@@ -93,11 +106,47 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
             text={textOfPart(sheet, part.part, attendant.voice, facts)}
             language={languageOf(sheet.voice ?? attendant.voice)}
             says={saysOfSheet(sheet, part.part, attendant.voice, facts)}
+            around={aroundOf(sheet, part.part, sentences)}
             use={takeUseOf(sheet, part.part)}
             onUse={onUse}
           />
         </Box>
       </Grid>
     </Box>
+  );
+}
+
+/** The sentences right before and after a part; none around all of it. */
+function aroundOf(sheet: Sheet, part: TakePart, sentences: readonly Sentence[]): Around {
+  const isOf = ({ source }: Sentence): boolean =>
+    part.type === 'option'
+      ? source.type === 'option' && source.key === part.key
+      : source.type === 'words' && source.part === part.type;
+  const first = sentences.findIndex(isOf);
+  if (sheet.type === 'announcement' || part.type === 'whole' || first < 0) return { before: [], after: [] };
+  const last = sentences.findLastIndex(isOf);
+  return { before: sentences.slice(Math.max(0, first - 1), first), after: sentences.slice(last + 1, last + 2) };
+}
+
+/** Where the voice goes on between recordings at another pace than theirs, that is said, and can be mended. */
+function PaceLine({ sheet, sentences }: { readonly sheet: Sheet; readonly sentences: readonly Sentence[] }) {
+  const { attendant, edit } = useDraft();
+  const voice = sheet.voice ?? attendant.voice;
+  const recorded = sentences.flatMap(({ text, recorded: take }) => (take ? [{ text, lengthMs: take.lengthMs }] : []));
+  const pace = recorded.length < sentences.length ? paceBeside(recorded, tuningOf(voice).pace) : null;
+  if (pace === null) return null;
+  const tuned = tunedVoice(voiceNameOf(voice), { ...tuningOf(voice), pace });
+  return (
+    <Flex mt="2" gap="2" align="center" wrap="wrap" fontSize="13px">
+      The recordings are spoken {pace > tuningOf(voice).pace ? 'quicker' : 'slower'} than the voice says the rest.
+      <Button
+        size="xs"
+        variant="outline"
+        bg="sheet"
+        onClick={() => edit({ type: 'setSheetVoice', sheetId: sheet.id, voice: tuned })}
+      >
+        Let the voice speak at {pace} %
+      </Button>
+    </Flex>
   );
 }

@@ -1,12 +1,10 @@
-import { Box, Flex, IconButton, Input, Menu, Portal, Text } from '@chakra-ui/react';
+import { Box, Flex, IconButton, Menu, Portal, Text } from '@chakra-ui/react';
 import {
   copyDay,
   cutTimes,
   daySpans,
-  describeTimeProblem,
   joinTimes,
   minutesOfDay,
-  readDayTimes,
   setDaySpans,
   showDayTimes,
   weekdayName,
@@ -17,7 +15,8 @@ import {
   type Weekday,
 } from '@locutor/core/hours';
 import { Copy } from 'lucide-react';
-import { useId, useRef, useState, type PointerEvent } from 'react';
+import { useRef, useState, type PointerEvent } from 'react';
+import { ExactTimes } from './ExactTimes';
 import { layered, textureOf } from '../../parts/textures';
 
 export const hourMarks = [0, 3, 6, 9, 12, 15, 18, 21, 24] as const;
@@ -188,50 +187,4 @@ function stretchesOf(hours: Hours, day: Weekday) {
     const runsOver = owner === dayBefore && endMin > minutesOfDay;
     return runsOver ? [...own, { key: `${index}+`, periodId, from: 0, to: endMin - minutesOfDay }] : own;
   });
-}
-
-interface ExactProps {
-  readonly label: string;
-  readonly times: readonly DayTime[];
-  readonly onSet: (times: readonly DayTime[]) => void;
-}
-
-/** Times typed: taken on Enter or when left; what cannot be read stays, with the reason under it. */
-function ExactTimes({ label, times, onSet }: ExactProps) {
-  const shown = showDayTimes(times);
-  const [typed, setTyped] = useState(shown);
-  const [problem, setProblem] = useState<string | null>(null);
-  const id = useId();
-  const take = (): void => {
-    if (typed === shown) return setProblem(null);
-    const read = readDayTimes(typed);
-    if (!read.ok) return setProblem(read.problems.map(describeTimeProblem).join(' '));
-    setProblem(null);
-    setTyped(showDayTimes(read.value));
-    onSet(read.value);
-  };
-  return (
-    <Box w="200px" flexShrink="0">
-      <Input
-        size="sm"
-        h="30px"
-        bg="sheet"
-        fontFamily="mono"
-        fontSize="13px"
-        placeholder="not on this day"
-        aria-label={label}
-        aria-invalid={problem !== null}
-        aria-describedby={problem ? id : undefined}
-        value={typed}
-        onChange={(event) => setTyped(event.currentTarget.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
-      />
-      {problem && (
-        <Text id={id} role="alert" fontSize="12.5px" fontWeight="500" mt="0.5">
-          {problem}
-        </Text>
-      )}
-    </Box>
-  );
 }
