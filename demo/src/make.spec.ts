@@ -9,6 +9,7 @@ import { faultsIn, unansweredIn, type Finding } from '@locutor/core/proof';
 import type { Rehearsed } from '@locutor/core/rehearsals';
 import { type CallScript } from '@locutor/core/call';
 import { runTrial, type StaffAct } from '@locutor/core/exchange';
+import { membersAt } from '@locutor/core/rota';
 import { asker, type Ask } from './api';
 
 const root = join(__dirname, '..', '..');
@@ -111,8 +112,10 @@ describe('the boatyard', () => {
       ['2026-11-22T03:00', '1'],
     ] as const) {
       const answered = callAt(reading, [key], answers).find((entry) => entry.type === 'answered');
-      const bram = script.people.find(({ name }) => name === 'Bram Lindqvist');
-      expect(answered).toMatchObject({ phone: { personId: bram?.id } });
+      const onCall = script.groups.find(({ name }) => name === 'On call');
+      const atMs = instantOf(reading, script.lines[0]?.timeZone ?? 'UTC');
+      const [first] = onCall ? membersAt(onCall, script.lines[0]?.timeZone ?? 'UTC', atMs) : [];
+      expect(answered).toMatchObject({ phone: { personId: first?.personId } });
     }
   });
 

@@ -74,7 +74,7 @@ describe('groups and queues', () => {
   it.each([
     [{ turns: ['person:gone'] }, 'Somebody is in the rota, but is no member of Nights.'],
     [{ from: '2026-02-30' }, 'on which day the first turn begins'],
-    [{ handoverOn: [] }, 'choose at least one day'],
+    [{ handoverOn: [] }, 'Choose at least one day'],
     [{ handoverOn: [1, 8] }, 'are 1 for Monday to 7 for Sunday'],
     [{ handoverMin: 1440 }, 'must be a whole number from 0 to 1439'],
     [{ swaps: [{ date: 'tomorrow', personId: 'person:x' }] }, 'A date is written as 2026-11-30.'],

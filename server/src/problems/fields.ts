@@ -126,7 +126,7 @@ export function WholeField(options: Optional & { name: string; least: number; mo
 export function WeekdaysField({ name }: { name: string }): PropertyDecorator {
   return applyDecorators(
     IsArray({ message: `${name} are missing.` }),
-    ArrayMinSize(1, { message: `${name}: choose at least one day.` }),
+    ArrayMinSize(1, { message: 'Choose at least one day.' }),
     ArrayUnique({ message: `${name}: a day is named twice.` }),
     IsIn([...weekdays], { each: true, message: `${name} are 1 for Monday to 7 for Sunday.` }),
     ApiProperty({ type: [Number], description: `${name}: 1 is Monday, 7 is Sunday` }),
