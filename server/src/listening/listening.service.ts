@@ -40,6 +40,11 @@ export class ListeningService implements OnApplicationBootstrap, OnModuleDestroy
     await this.working;
   }
 
+  /** Once nothing is left to be listened to. */
+  async settled(): Promise<void> {
+    while (this.working) await this.working;
+  }
+
   private listenSoon(ids: readonly TakeId[]): void {
     this.waiting.unshift(...ids);
     this.working ??= this.listenToAll().finally(() => (this.working = null));

@@ -1,6 +1,7 @@
 import { joinPcm, readWav, writeWav, type Pcm } from '@locutor/core/audio';
 import request from 'supertest';
 import { outFolder, runFlite } from '../speech/flite';
+import { ListeningService } from './listening.service';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -45,12 +46,14 @@ const spoken = [
 ];
 
 /** What is known of a recording once somebody listened to it. */
-function verdictOn(id: string) {
-  return server.clock.until(async () => {
-    const { body } = await server.ask('get', '/api/takes');
-    return (body as { id: string; verdict: object | null }[]).find((each) => each.id === id)?.verdict ?? undefined;
-  }, 0);
+async function verdictOn(id: string) {
+  await server.app.get(ListeningService).settled();
+  const { body } = await server.ask('get', '/api/takes');
+  return (body as { id: string; verdict: object | null }[]).find((each) => each.id === id)?.verdict;
 }
+
+/** Two recordings are listened to, below everything else that runs meanwhile. */
+jest.setTimeout(120_000);
 
 describe('a recording that is brought', () => {
   it('is listened to without anybody asking: names that no dictionary has, the keys, and what is said instead', async () => {

@@ -1,6 +1,7 @@
 import { encodeG711 } from '@locutor/core/audio';
 import type { PersonId } from '@locutor/core/directory';
 import type { DeskHears, DeskView } from '@locutor/core/exchange';
+import { LiveLine } from './liveLine.service';
 import { LiveClient } from '../testing/liveClient';
 import { peopleNamed } from '../testing/office';
 import { boatyardFacts, testServer, type TestServer } from '../testing/testServer';
@@ -23,7 +24,7 @@ beforeEach(async () => {
   await server.ask('post', '/api/start', boatyardFacts);
   [noor] = await peopleNamed(server, 'Noor');
   // The line reads the directory a moment after it changed.
-  await server.clock.pass(200);
+  await server.clock.until(() => server.app.get(LiveLine).isPerson(noor) || undefined, 1000);
   noors = await new LiveClient<DeskHears>(server, `desk/${encodeURIComponent(noor)}`).open();
 });
 afterEach(() => server.stop());

@@ -65,19 +65,21 @@ export class ScriptsService {
       const [lineHours, switched] = await Promise.all([this.hours.get(each.hoursId), this.switches.current(id)]);
       scripts.push({ id, name, number, timeZone, operatorId, attendant, hours: lineHours, switched });
     }
-    const [people, groups, queues, boxes, contacts, callerLists, greetings, hours] = await Promise.all([
-      this.people.list(),
-      this.groups.list(),
-      this.queues.list(),
-      this.boxes.list(),
-      this.contacts.list(),
-      this.callerLists.list(),
-      this.greetings.list(),
-      this.hours.list(),
-    ]);
+    const [people, groups, queues, boxes, contacts, callerLists, greetings, hours, recordings, settings] =
+      await Promise.all([
+        this.people.list(),
+        this.groups.list(),
+        this.queues.list(),
+        this.boxes.list(),
+        this.contacts.list(),
+        this.callerLists.list(),
+        this.greetings.list(),
+        this.hours.list(),
+        this.texts.list(),
+        this.settings.get(),
+      ]);
+    const { holdMusic, outgoing } = settings;
     const library = [...greetings, ...spoken];
-    const recordings = await this.texts.list();
-    const { holdMusic, outgoing } = await this.settings.get();
     const played = takeId.is(holdMusic) ? [holdMusic] : [];
     const used = [...played, ...[...library, ...recordings].flatMap(({ take }) => (take ? [take.takeId] : []))];
     const drafts = scripts.flatMap(({ attendant }) => [...takesUsed(attendant)]);
