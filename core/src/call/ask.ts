@@ -9,7 +9,7 @@ import type { Dialable } from './ready';
 import { ring, whyNotPerson } from './ringing';
 import { note, play, sayThen, setPhase, startTimer, stopPlaying, stopTimer, type Run } from './run';
 import type { Ask, AskSpeaking, AskWaiting, Next, RingPlan } from './state';
-import { lineItems, phrases } from './words';
+import { lineItems, phrases, namedItems } from './words';
 
 /** Asks the caller for a name, an extension or a choice; keys count while it is said. */
 export function ask(run: Run, asked: Ask): void {
@@ -23,7 +23,10 @@ function askItems(run: Run, asked: Ask): readonly PlayItem[] {
   const shown = choicesOf(run, asked);
   const isMore = asked.first + shown.length < asked.matches.length;
   return [
-    ...shown.flatMap((person, index) => lineItems(run, said.choice(spokenName(person), String(index + 1)))),
+    ...shown.flatMap((person, index) => {
+      const name = spokenName(person);
+      return namedItems(run, said.choice(name, String(index + 1)), name);
+    }),
     ...(isMore ? lineItems(run, said.moreChoices('9')) : []),
   ];
 }
@@ -141,7 +144,7 @@ function ringFound(run: Run, asked: Ask, person: Person): Next | undefined {
   };
   // Who chose from a list has heard the name already.
   if (asked.what !== 'name') ring(run, plan);
-  else sayThen(run, lineItems(run, `${spokenName(person)}.`), { type: 'ring', ring: plan });
+  else sayThen(run, namedItems(run, `${spokenName(person)}.`, spokenName(person)), { type: 'ring', ring: plan });
   return undefined;
 }
 

@@ -10,7 +10,7 @@ import { stepsAt, type Dialable } from './ready';
 import { ring, whyNotPerson } from './ringing';
 import { lineOf, note, play, sayThen, setPhase, startTimer, stopPlaying, stopTimer, type Run } from './run';
 import type { GroupPlan, MenuDialling, MenuSpeaking, MenuWaiting, Next, Tries } from './state';
-import { lineItems, partItems, phrases, sheetItems } from './words';
+import { partItems, phrases, sheetItems, namedItems } from './words';
 
 type InMenu = MenuSpeaking | MenuWaiting | MenuDialling;
 
@@ -97,7 +97,7 @@ export function afterUnanswered(run: Run, personId: PersonId, sheetId: SheetId |
   const person = run.ready.people.get(personId);
   const name = spokenName(person ?? { name: '', saidAs: personDefaults.saidAs });
   const next: Next = sheetId ? { type: 'enter', sheetId } : { type: 'end', reason: 'pathRanOut' };
-  sayThen(run, lineItems(run, phrases(run).noAnswer(name)), next);
+  sayThen(run, namedItems(run, phrases(run).noAnswer(name), name), next);
   return undefined;
 }
 

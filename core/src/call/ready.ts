@@ -268,7 +268,7 @@ export function saidItems(
 }
 
 /** The recording of these words, where there is one and it says what is so now. */
-function recordedItems(
+export function recordedItems(
   { recordings, takes }: Ready,
   words: string,
   voice: VoiceId,

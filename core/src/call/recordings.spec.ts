@@ -1,6 +1,7 @@
+import { spokenName } from '../directory';
 import { instantOf } from '../hours';
 import { placeOfText, takeId, textKey, type Path, type RecordedTake, type TextRecording } from '../line';
-import { answering, hours, zone } from '../testing/boatyard';
+import { answering, hours, noor, zone } from '../testing/boatyard';
 import { Office } from '../testing/office';
 
 const take: RecordedTake = { id: takeId.create('bye'), audioId: 'bye-audio', lengthMs: 2000, text: 'Bye, now.' };
@@ -52,5 +53,30 @@ describe('a recording of a text', () => {
     expect(placeOfText('en', 'Goodbye.')).not.toBe(placeOfText('de', 'Goodbye.'));
     expect(placeOfText('en', 'Goodbye.')).toMatch(/^text:en:[0-9a-f]{16}$/);
     expect(textKey('en', 'Good\nbye')).toBe('en Good bye');
+  });
+});
+
+describe('a recording of a name', () => {
+  it('is heard between the words of the voice, wherever the line says the name', () => {
+    const path: Path = [{ type: 'searchByName', by: 'firstName', seconds: 18 }];
+    const found = (recordings: readonly TextRecording[]): readonly string[] => {
+      const office = new Office({ ...answering(path, { hours: [hours] }), takes: [take], recordings });
+      office.nowMs = instantOf('2026-11-24T10:00', zone);
+      const call = office.call('one');
+      office.pass(20);
+      for (const key of ['6', '6', '6'] as const) office.tell(call, { type: 'keyPressed', key });
+      office.pass(2);
+      return office.effects.flatMap((effect) =>
+        effect.type === 'forCall' && effect.effect.type === 'play'
+          ? effect.effect.items.flatMap((item) =>
+              item.type === 'sentence' ? [item.sentence.recorded?.audioId ?? item.sentence.text] : [],
+            )
+          : [],
+      );
+    };
+    expect(found([])).toContain(`${spokenName(noor)}.`);
+    const said = found([recording(spokenName(noor))]);
+    expect(said).toContain('bye-audio');
+    expect(said).not.toContain(`${spokenName(noor)}.`);
   });
 });

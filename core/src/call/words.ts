@@ -4,7 +4,7 @@ import { phrasesOf, recordedSentence, sheetSentences, takeOf, type Phrases, type
 import type { Greeting } from '../line';
 import type { PlayItem } from './effect';
 import { asItems, beep } from './items';
-import { liveItems, phraseItems, readyOf, saidItems } from './ready';
+import { liveItems, phraseItems, readyOf, recordedItems, saidItems } from './ready';
 import type { CallScript } from './script';
 import { factsOf, lineOf, voiceOf, type Run } from './run';
 
@@ -62,6 +62,28 @@ export function phrases(run: Run): Phrases {
 
 export function lineItems(run: Run, words: string): readonly PlayItem[] {
   return phraseItems(run.ready, voiceOf(run), words);
+}
+
+/** Between the voice's words and a name that is recorded: no longer than within a sentence. */
+const besideNameMs = 40;
+
+/** Something the line says with a name in it. Where the name is recorded, that is heard between the words of the voice. */
+export function namedItems(run: Run, words: string, name: string): readonly PlayItem[] {
+  const at = words.indexOf(name);
+  const recorded =
+    at < 0 ? undefined : recordedItems(run.ready, name, voiceOf(run), { type: 'line' }, () => factsOf(run));
+  if (!recorded) return lineItems(run, words);
+  const isSpoken = (text: string): boolean => /[\p{L}\p{N}]/u.test(text);
+  const [before, after] = [words.slice(0, at), words.slice(at + name.length)];
+  const joined = (items: readonly PlayItem[]): readonly PlayItem[] =>
+    items.map((item) =>
+      item.type === 'sentence' ? { ...item, sentence: { ...item.sentence, pauseAfterMs: besideNameMs } } : item,
+    );
+  return [
+    ...(isSpoken(before) ? joined(lineItems(run, before.trim())) : []),
+    ...(isSpoken(after) ? joined(recorded) : recorded),
+    ...(isSpoken(after) ? lineItems(run, after.replace(/^[\s,.]+/, '')) : []),
+  ];
 }
 
 /** What somebody hears who answers an outside phone, in the voice of the line that is dialled. */

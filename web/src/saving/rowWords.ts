@@ -7,6 +7,10 @@ export function describeRowClashes(
 ): readonly ToldClash[] {
   return clashes.map(({ at, mine, theirs }): ToldClash => {
     const [field = '', item] = at;
+    if (field === 'rota') {
+      const where = item === 'swaps' && at[2] ? `Who is on call on ${at[2]}` : 'The rota';
+      return { where, mine: rotaWords(mine, nameOf, 'here'), theirs: rotaWords(theirs, nameOf, 'in the other window') };
+    }
     const where =
       item === undefined || item === orderOf ? labelOf(field) : `${labelOf(field)}: ${itemName(item, nameOf)}`;
     const words = (value: unknown): string =>
@@ -14,6 +18,12 @@ export function describeRowClashes(
     if (item === orderOf) return { where, mine: 'the order made here', theirs: 'the order of the other window' };
     return { where, mine: words(mine), theirs: words(theirs) };
   });
+}
+
+/** A rota is told by whom it names; what else of it is another says where it was made. */
+function rotaWords(value: unknown, nameOf: NameOf, made: string): string {
+  const { personId } = (value ?? {}) as { personId?: string };
+  return personId ? (nameOf(personId) ?? personId) : value === undefined ? 'no swap' : `as it was made ${made}`;
 }
 
 /** What the fields are called that were changed. */
@@ -33,6 +43,9 @@ const labels: Readonly<Record<string, string>> = {
   greetingId: 'Greeting',
   tell: 'Who is told',
   patterns: 'Numbers',
+  closedWords: 'What is said outside its hours',
+  specialWords: 'What is said on special dates',
+  setsOwnHours: 'Sets their own hours',
 };
 
 /** `longestWaitSeconds` as "Longest wait seconds" where the field has no better name. */

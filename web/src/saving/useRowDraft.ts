@@ -1,4 +1,4 @@
-import type { Member, Tell } from '@locutor/core/directory';
+import type { Member, RotaSwap, Tell } from '@locutor/core/directory';
 import { isSame, itemsBy, membersOf, merge, type Side } from '@locutor/core/merging';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useSWRConfig, type Cache, type ScopedMutator } from 'swr';
@@ -29,6 +29,7 @@ type Fields = object;
 /** What of a row is changed by itself: each field, and in a list of members or of those told each of them. */
 const rowShape = membersOf({
   members: itemsBy<Member>(({ personId }) => personId, membersOf()),
+  rota: membersOf({ swaps: itemsBy<RotaSwap>(({ date }) => date) }),
   tell: itemsBy<Tell>(({ personId, by }) => `${personId} ${by}`),
   patterns: itemsBy<string>((pattern) => pattern),
 });

@@ -93,7 +93,7 @@ function Said({ title, texts, children }: SaidProps) {
               {typed}
             </Text>
             <Flex gap="1" flexShrink="0">
-              {place.type === 'phrase' && (
+              {(place.type === 'phrase' || place.type === 'name') && (
                 <Button asChild size="xs" variant="ghost" colorPalette="petrol">
                   <Link to={`/greetings/${placeOfText(languageOf(voice), typed)}`} aria-label={`Record “${typed}”`}>
                     Record

@@ -18,7 +18,7 @@ export function TextRecordings({ of }: { readonly of: Recordable }) {
         <Text fontSize="18px" fontWeight="600">
           {name}
         </Text>
-        {kind === 'text' && (
+        {kind !== 'phrase' && (
           <Text asChild fontSize="13px" color="petrol.fg" textDecoration="underline">
             <Link to={to}>Where it is written</Link>
           </Text>

@@ -28,7 +28,7 @@ import { partsOf, takeUseOf, textOfPart } from './sheetParts';
 export interface Recordable extends NamedPlace {
   /** The place of its recordings. */
   readonly place: string;
-  readonly kind: 'sheet' | 'greeting' | 'text' | 'phrase';
+  readonly kind: 'sheet' | 'greeting' | 'text' | 'phrase' | 'name';
   readonly voice: VoiceId;
   readonly language: Language;
   /** What is to be read, as the voice would say it now. */
@@ -78,7 +78,7 @@ export function useRecordables(): readonly Recordable[] {
       if (byPlace.has(place)) continue;
       const said = wordsOf(typed, voice, facts);
       byPlace.set(place, {
-        ...{ place, kind: at.type === 'phrase' ? 'phrase' : 'text', voice, language },
+        ...{ place, kind: kindOf(at), voice, language },
         ...namedPlace(at, attendant, names),
         ...said,
         use: recordings.find((each) => placeOfText(each.language, each.words) === place)?.take ?? null,
@@ -108,10 +108,14 @@ export function useRecordables(): readonly Recordable[] {
   ]);
 }
 
-/** Sheets and greetings are recorded as what they are; a name is said within a sentence, most often. */
+function kindOf({ type }: SaidPlace): 'text' | 'phrase' | 'name' {
+  return type === 'phrase' || type === 'name' ? type : 'text';
+}
+
+/** Sheets and greetings are recorded as what they are. */
 function isText({ type, ...place }: SaidPlace): boolean {
   if (type === 'words') return 'part' in place && (place.part === 'silenceWords' || place.part === 'wrongKeyWords');
-  return ['step', 'closed', 'queueEntry', 'queueWaiting', 'special', 'switch', 'phrase'].includes(type);
+  return ['step', 'closed', 'queueEntry', 'queueWaiting', 'special', 'switch', 'phrase', 'name'].includes(type);
 }
 
 function wordsOf(words: string, voice: VoiceId, facts: SpokenFacts): Pick<Recordable, 'text' | 'says'> {

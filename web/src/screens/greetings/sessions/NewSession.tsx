@@ -71,7 +71,7 @@ export function NewSession({ recordables }: { readonly recordables: readonly Rec
   );
 }
 
-const isMissing = ({ use, kind }: Recordable): boolean => use === null && kind !== 'phrase';
+const isMissing = ({ use, kind }: Recordable): boolean => use === null && kind !== 'phrase' && kind !== 'name';
 
 /** "Welcome and After hours", "Welcome, After hours and 3 others". */
 function nameOf(texts: readonly Recordable[]): string {
