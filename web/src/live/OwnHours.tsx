@@ -17,6 +17,7 @@ import { useSWRConfig } from 'swr';
 import { api, wordsOf } from '../api/client';
 import { useAllHours, useLines } from '../api/resources';
 import { tellDone, tellProblem } from '../parts/notices';
+import { useNow } from '../parts/useNow';
 import { ExactTimes } from '../screens/hours/ExactTimes';
 
 /** When somebody works, set by themselves where the manager lets them. */
@@ -43,7 +44,7 @@ interface WeekProps {
 
 function Week({ person, hours, zone }: WeekProps) {
   const { mutate } = useSWRConfig();
-  const week = ownWeek(hours, wallTime(zone, Date.now()).day);
+  const week = ownWeek(hours, wallTime(zone, useNow(60_000)).day);
   const put = async (spans: readonly OwnSpan[]): Promise<void> => {
     await api(`/api/people/${person.id}/own-hours`, { method: 'PUT', body: { week: spans } });
     await Promise.all([mutate('/api/hours'), mutate('/api/people')]);
