@@ -60,7 +60,7 @@ test('the script is spoken by one voice, chosen for all of it', async ({ page, s
   await saved(page);
   const asked = page.waitForRequest((request) => request.url().endsWith('/api/speech'));
   await page
-    .getByRole('row', { name: /^Welcome/ })
+    .getByRole('row', { name: /^Welcome Menu/ })
     .getByRole('button', { name: 'Listen' })
     .click();
   expect((await asked).postDataJSON()).toMatchObject({ voice: 'awb' });

@@ -13,7 +13,14 @@ const screens = {
     '/starters',
     '/lines',
   ],
-  'in the hours and greetings': ['/hours', '/hours/year', '/hours/ahead', '/greetings', '/greetings/sheet:launch'],
+  'in the hours and greetings': [
+    '/hours',
+    '/hours/year',
+    '/hours/ahead',
+    '/greetings',
+    '/greetings/sheet:launch',
+    '/greetings/sessions',
+  ],
   'in the directory': [
     '/directory/people',
     '/directory/groups',
