@@ -61,18 +61,6 @@ await picture('script', '/script', { before: call });
 await picture('hours', '/hours', { before: closeHandset });
 await picture('year', '/hours/year', { before: closeHandset });
 await picture('greetings', '/greetings', { before: closeHandset });
-await picture('greeting', '/greetings', {
-  before: async (page) => {
-    await closeHandset(page);
-    await page.getByRole('link', { name: /Moorings box/ }).click();
-    await page
-      .getByRole('textbox', { name: 'Words' })
-      .fill('This is the mooring field of {business}. {pause 0.5 s}We are open {week}. Leave your boat’s name.');
-    await page.getByRole('button', { name: 'Record it here' }).click();
-    await page.getByRole('button', { name: 'Record', exact: true }).click();
-    await page.waitForTimeout(6500);
-  },
-});
 await picture('what-if', await planAddress(), {
   before: async (page) => {
     await closeHandset(page);
