@@ -49,9 +49,11 @@ describe('the words of a sentence', () => {
     expect(waysOf('the 22nd')).toEqual([['the'], ['twenty second']]);
   });
 
-  it('are numbers, days, months and halves of the day where another could stand', () => {
+  it('are numbers, days, directions and the like where another could stand', () => {
     const kinds = tokensOf('Closed on Friday the 4th of July from five p m').map(({ kind }) => kind);
-    expect(kinds).toEqual([null, null, 'weekday', null, null, null, 'month', null, 'number', 'half', null]);
+    expect(kinds).toEqual(['state', null, 'weekday', null, null, null, 'month', null, 'number', 'half', null]);
+    const others = tokensOf('We open at noon on the east side').map(({ kind }) => kind);
+    expect(others).toEqual([null, 'state', null, 'time', null, null, 'direction', null]);
     expect(tokensOf('You may leave a message').every(({ kind }) => kind === null)).toBe(true);
   });
 

@@ -8,8 +8,8 @@ export interface Token {
   readonly kind: SlotKind | null;
 }
 
-/** What is easily said wrongly: a key or a time, a day, a month, the half of the day. */
-export type SlotKind = 'number' | 'weekday' | 'month' | 'half';
+/** What is easily said wrongly, and matters: a key or a time, a day, a month, a part of the day, a direction, open or closed. */
+export type SlotKind = 'number' | 'weekday' | 'month' | 'half' | 'time' | 'direction' | 'state';
 
 const digits = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 const teens = 'ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ');
@@ -21,6 +21,9 @@ export const slotWords: Readonly<Record<SlotKind, readonly string[]>> = {
   weekday: 'monday tuesday wednesday thursday friday saturday sunday'.split(' '),
   month: 'january february march april may june july august september october november december'.split(' '),
   half: ['a', 'p'],
+  time: 'morning afternoon evening noon midnight today tomorrow tonight'.split(' '),
+  direction: 'north south east west left right'.split(' '),
+  state: ['open', 'closed'],
 };
 
 const mayIsAVerb = /\bmay\b/i;
@@ -64,7 +67,8 @@ function waysOf(word: string): readonly (readonly string[])[] {
 function kindOf(word: string): SlotKind | null {
   if (word !== 'hundred' && slotWords.number.includes(word)) return 'number';
   if (slotWords.weekday.includes(word)) return 'weekday';
-  return slotWords.month.includes(word) && !mayIsAVerb.test(word) && word !== 'march' ? 'month' : null;
+  if (slotWords.month.includes(word)) return mayIsAVerb.test(word) || word === 'march' ? null : 'month';
+  return (['time', 'direction', 'state'] as const).find((kind) => slotWords[kind].includes(word)) ?? null;
 }
 
 /** How a number is said: digit by digit, as a whole, or in pairs as a year is. */
