@@ -20,12 +20,22 @@ export function changeTurns(
   const next = { ...rota, ...changes };
   const index = turnIndex(rota, day);
   if (index === undefined) return next;
-  const due = [...rota.turns.slice(index), ...rota.turns.slice(0, index)];
-  const first = next.turns.indexOf(due.find((personId) => next.turns.includes(personId)) ?? ('' as PersonId));
-  const turns = first <= 0 ? next.turns : [...next.turns.slice(first), ...next.turns.slice(0, first)];
+  const turns = alikest(next.turns, [...rota.turns.slice(index), ...rota.turns.slice(0, index)]);
   // No handover of the new ones may have passed since it began.
   const from = Math.max(turnBegan(rota, day), turnBegan({ ...next, from: rota.from }, day));
   return { ...next, turns, from: showDate(from) };
+}
+
+/** The turns beginning with whoever is due next of those who have one, where they then go on most as they were to. */
+function alikest(turns: readonly PersonId[], due: readonly PersonId[]): readonly PersonId[] {
+  const first = due.find((personId) => turns.includes(personId));
+  const meant = due.slice(first === undefined ? 0 : due.indexOf(first));
+  const rotations = turns.map((_, at) => [...turns.slice(at), ...turns.slice(0, at)]);
+  const alike = (rotation: readonly PersonId[]): number => {
+    const differs = meant.findIndex((personId, at) => rotation[at] !== personId);
+    return differs < 0 ? meant.length : differs;
+  };
+  return rotations.reduce<readonly PersonId[]>((best, each) => (alike(each) > alike(best) ? each : best), turns);
 }
 
 /** Somebody is on call on some days, both in them, whoever's turn it is. Where it is theirs anyway, nothing is swapped. */
