@@ -181,7 +181,10 @@ test('the docked desk phone picks a waiting call; a mail server is set up', asyn
 
 test('a colleague sets their own working hours, once the manager lets them', async ({ context, page, server }) => {
   await page.goto(`${server.url}/directory/people`);
-  await page.getByRole('button', { name: /Noor Haldane/ }).first().click();
+  await page
+    .getByRole('button', { name: /Noor Haldane/ })
+    .first()
+    .click();
   await page.getByLabel('Working hours of Noor Haldane').selectOption({ index: 1 });
   await page.getByLabel('Whether Noor Haldane sets these hours').selectOption('may set them themselves');
   await saved(page);
@@ -193,6 +196,9 @@ test('a colleague sets their own working hours, once the manager lets them', asy
   await expect(monday).toHaveValue('8:00–12:00, 13:00–17:00');
   await expect(desk.getByText('Monday is changed.')).toBeVisible();
   await page.goto(`${server.url}/directory/people`);
-  await page.getByRole('button', { name: /Noor Haldane/ }).first().click();
+  await page
+    .getByRole('button', { name: /Noor Haldane/ })
+    .first()
+    .click();
   await expect(page.getByLabel('Working hours of Noor Haldane')).toContainText('Hours of Noor Haldane');
 });

@@ -25,10 +25,13 @@ describe('somebody’s own week', () => {
     expect(ownWeek(later, day(date))).toEqual(spans);
   });
 
-  it.each(['2026-11-23', '2027-02-01', '2027-07-01'])('changes on %s in the week that holds, and in no other', (date) => {
-    const changed = withOwnWeek(later, day(date), [span(5, 600, 700)]);
-    expect(ownWeek(changed, day(date))).toEqual([span(5, 600, 700)]);
-    const others = ['2026-11-23', '2027-02-01', '2027-07-01'].filter((each) => each !== date);
-    for (const other of others) expect(ownWeek(changed, day(other))).toEqual(ownWeek(later, day(other)));
-  });
+  it.each(['2026-11-23', '2027-02-01', '2027-07-01'])(
+    'changes on %s in the week that holds, and in no other',
+    (date) => {
+      const changed = withOwnWeek(later, day(date), [span(5, 600, 700)]);
+      expect(ownWeek(changed, day(date))).toEqual([span(5, 600, 700)]);
+      const others = ['2026-11-23', '2027-02-01', '2027-07-01'].filter((each) => each !== date);
+      for (const other of others) expect(ownWeek(changed, day(other))).toEqual(ownWeek(later, day(other)));
+    },
+  );
 });
