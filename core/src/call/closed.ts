@@ -38,7 +38,8 @@ const closedOnSpecial: readonly ClosedReason[] = ['special', 'closed'];
 
 /** The words of the special date itself come first, but for those of the line's own hours, which callers heard already. */
 function closedWords(run: Run, membership: Membership): string {
-  const { closedWords: usual, specialWords, hoursId } = membership;
+  // What a version kept of the directory before there were such words has none.
+  const { closedWords: usual = '', specialWords = '', hoursId } = membership;
   const special = specialToday(run, membership);
   if (!special) return usual;
   const own = hoursId === lineOf(run).script.hours.id ? '' : special.words;

@@ -120,6 +120,12 @@ it('a queue with no path for closed times takes the one for nobody working', () 
   expect(said.slice(0, 2)).toEqual(['The sail loft opens at one.', 'Nobody sews now.']);
 });
 
+it('a group that was kept before there were such words goes on as if nobody had answered', () => {
+  const { said, phase } = heard('group', { row: { closedWords: undefined, specialWords: undefined } as never });
+  expect(said.join(' ')).not.toContain('undefined');
+  expect(['boxGreeting', 'recording']).toContain(phase);
+});
+
 it('those who wait when a queue closes hear that it does', () => {
   const script = answering([{ type: 'waitInQueue', queueId: queue.id }, ...message], {
     queues: [{ ...queue, order: 'pick', longestWaitSeconds: 600 }],

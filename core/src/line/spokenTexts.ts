@@ -148,7 +148,8 @@ export function withWords(step: Step, words: string): Step {
 }
 
 function textsWhenClosed(of: Group | Queue, voice: VoiceId): readonly SpokenText[] {
-  const { id, hoursId, closedWords, specialWords } = of;
+  // What a version kept of the directory before there were such words has none.
+  const { id, hoursId, closedWords = '', specialWords = '' } = of;
   // Without hours it is never closed.
   if (hoursId === null) return [];
   return [

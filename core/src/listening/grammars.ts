@@ -12,8 +12,7 @@ export function exactGrammar(sentences: readonly (readonly Token[])[]): Grammar 
 }
 
 /**
- * What may have been said instead: any sentence left out, and any other number, weekday, month or half of the day where
- * there is one.
+ * What may have been said instead: any sentence left out, and in each slot any other word of its kind.
  */
 export function slotGrammar(sentences: readonly (readonly Token[])[]): Grammar {
   const kinds = new Set(sentences.flat().flatMap(({ kind }) => kind ?? []));
