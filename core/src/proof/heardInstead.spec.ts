@@ -37,4 +37,16 @@ describe('the proof of words that are recorded', () => {
     expect(foundIn(lobster, true)).not.toContain('priceInWords');
     expect(foundIn(lobster, true)).not.toContain('recordingSaysOther');
   });
+
+  it('reads what a recording of any other text says', () => {
+    const bye = { language: 'en', words: 'Goodbye.', take: use, live: [] } as const;
+    const take: ProofTake = {
+      ...{ id: use.takeId, faults: [], lengthMs: 2000, says: { words: 'Goodbye.', options: [], live: [] } },
+      verdict: { type: 'other', by: 'manager', parts: [{ text: 'Lobster is $12 today.', insteadOf: 'Goodbye.' }] },
+    };
+    const script = answering([{ type: 'hangUp', words: 'Goodbye.' }]);
+    const found = proofOf(script, { takes: [take], recordings: [bye] }).map(({ rule }) => rule);
+    expect(found).toEqual(expect.arrayContaining(['recordingSaysOther', 'priceInWords']));
+    expect(proofOf(script, { takes: [take] }).map(({ rule }) => rule)).not.toContain('priceInWords');
+  });
 });

@@ -15,7 +15,7 @@ import {
 import { proofFacts } from './facts';
 import { remember, rememberBy } from './remember';
 import type { FindingPlace, ProofSubject, ProofTake } from './rule';
-import { spokenTexts } from './spokenTexts';
+import { writtenTexts } from './spokenTexts';
 
 /** A recording that callers hear, with its place and what should be said there now. */
 export interface HeardRecording {
@@ -81,7 +81,7 @@ function usesInTexts(subject: ProofSubject, facts: SpokenFacts): readonly Use[] 
   if (recordings.length === 0) return [];
   const byKey = new Map(recordings.map((each) => [textKey(each.language, each.words), each]));
   const found = new Map<TextRecording, Use>();
-  for (const { at, place, typed, voice } of spokenTexts(subject)) {
+  for (const { at, place, typed, voice } of writtenTexts(subject)) {
     const recording = byKey.get(textKey(languageOf(voice), typed));
     if (!recording || found.has(recording) || isOwnPart(place)) continue;
     const now = saysOfWords(typed, voice, facts);

@@ -1,10 +1,21 @@
-import type { Edit, Greeting, SpokenText as Spoken, Sheet, SpokenPlace, TakeUse, VoiceId } from '../line';
+import type {
+  Edit,
+  Greeting,
+  SpokenText as Spoken,
+  Sheet,
+  SpokenPlace,
+  TakeUse,
+  TextRecording,
+  VoiceId,
+} from '../line';
 import {
   findSheet,
   heardText,
+  languageOf,
   pathAt,
   readPieces,
   spokenTexts as listed,
+  textKey,
   textsOfSheet as listedOf,
   withWords,
   type Attendant,
@@ -27,14 +38,22 @@ export interface SpokenText {
   readonly voice: VoiceId;
 }
 
-/** Everything that is written to be spoken. */
+/** Everything that callers hear of what is written, as it is said: where a recording says something else, that. */
 export function spokenTexts(subject: ProofSubject): readonly SpokenText[] {
-  const { attendant, greetings, groups, queues, boxes, hours, switched, takes } = subject;
-  const written = textsOf(attendant, greetings, groups, queues, boxes, hours, switched?.words ?? '');
+  const { attendant, greetings, takes, recordings = noRecordings } = subject;
+  const written = writtenTexts(subject);
   return takes.some(({ verdict }) => verdict?.type === 'other')
-    ? asHeard(written, attendant, greetings, takes)
+    ? asHeard(written, attendant, greetings, takes, recordings)
     : written;
 }
+
+/** Everything that is written to be spoken, whatever a recording of it says. */
+export function writtenTexts(subject: ProofSubject): readonly SpokenText[] {
+  const { attendant, greetings, groups, queues, boxes, hours, switched } = subject;
+  return textsOf(attendant, greetings, groups, queues, boxes, hours, switched?.words ?? '');
+}
+
+const noRecordings: readonly TextRecording[] = [];
 
 /** Where a recording is known to say something else, callers hear that, and not what is written. */
 const asHeard = remember(
@@ -43,16 +62,21 @@ const asHeard = remember(
     attendant: Attendant,
     greetings: readonly Greeting[],
     takes: readonly ProofTake[],
+    recordings: readonly TextRecording[],
   ): readonly SpokenText[] => {
     const saidIn = new Map(
       takes.flatMap(({ id, verdict }) => (verdict?.type === 'other' ? [[id, heardText(verdict)] as const] : [])),
     );
     const heardIn = (use: TakeUse | null | undefined): string | undefined =>
       use && !use.byVoice ? saidIn.get(use.takeId) : undefined;
+    const ofText = new Map(recordings.map(({ language, words, take }) => [textKey(language, words), take]));
+    const inText = ({ voice, typed }: SpokenText): string | undefined =>
+      heardIn(ofText.get(textKey(languageOf(voice), typed)));
     const said = (text: SpokenText): string | null | undefined => {
       const { at, place } = text;
-      if (at.type === 'row') return heardIn(greetings.find(({ id }) => id === at.id)?.take);
-      if (place.type !== 'words' && place.type !== 'option') return undefined;
+      const greeting = at.type === 'row' ? greetings.find(({ id }) => id === at.id) : undefined;
+      if (greeting) return heardIn(greeting.take);
+      if (place.type !== 'words' && place.type !== 'option') return inText(text);
       const takesOf = findSheet(attendant, place.sheetId)?.takes;
       const whole = heardIn(takesOf?.whole);
       if (place.type === 'option') return whole === undefined ? undefined : null;
@@ -65,7 +89,7 @@ const asHeard = remember(
           // All of the sheet was heard with its opening words.
           return whole === undefined ? heardIn(takesOf?.closingWords) : null;
         default:
-          return undefined;
+          return inText(text);
       }
     };
     return written.flatMap((text) => {
