@@ -44,6 +44,7 @@ import { ProofModule } from './proof/proof.module';
 import { RehearsalsModule } from './rehearsals/rehearsals.module';
 import { FirstCallsModule } from './firstCalls/firstCalls.module';
 import { UsesModule } from './uses/uses.module';
+import { VoicesModule } from './voices/voices.module';
 import { VersionsModule } from './versions/versions.module';
 
 @Module({})
@@ -82,6 +83,7 @@ export class AppModule {
         TakesModule,
         ListeningModule,
         DictionaryModule,
+        VoicesModule.for(config),
         SpeechModule,
         TrafficModule,
         TrialsModule,

@@ -6,6 +6,8 @@ export interface Config {
   readonly dataDir: string;
   /** The built web application; null serves the API alone. */
   readonly webDir: string | null;
+  /** Where voices of the business's own are, each a folder; left out for none. */
+  readonly voicesDir?: string;
   /** 0 takes any free port. */
   readonly port: number;
 }
@@ -13,7 +15,7 @@ export interface Config {
 /** Until there are accounts the server is reached from its own machine only. */
 export const host = '127.0.0.1';
 
-/** Reads LOCUTOR_DATA, LOCUTOR_WEB and PORT. @throws RangeError when PORT is no port. */
+/** Reads LOCUTOR_DATA, LOCUTOR_WEB, LOCUTOR_VOICES and PORT. @throws RangeError when PORT is no port. */
 export function configFrom(environment: Readonly<Record<string, string | undefined>>): Config {
   const port = Number(environment.PORT ?? 4140);
   if (!Number.isInteger(port) || port < 0 || port > 65535) {
@@ -22,6 +24,7 @@ export function configFrom(environment: Readonly<Record<string, string | undefin
   return {
     dataDir: resolve(environment.LOCUTOR_DATA ?? 'data'),
     webDir: environment.LOCUTOR_WEB ? resolve(environment.LOCUTOR_WEB) : null,
+    ...(environment.LOCUTOR_VOICES && { voicesDir: resolve(environment.LOCUTOR_VOICES) }),
     port,
   };
 }

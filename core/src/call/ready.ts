@@ -32,6 +32,7 @@ import {
   plainSentences,
   recordedSentence,
   saysOfWords,
+  sentencesOf,
   sheetSentences,
   type PlainSentence,
   type Source,
@@ -40,6 +41,7 @@ import {
 import { asItems } from './items';
 import type { PlayItem } from './effect';
 import type { CallScript, LineScript } from './script';
+import { recordingsOf } from './textRecordings';
 
 /** A sheet made ready: everything a call asks of it is found at once. */
 export interface ReadySheet {
@@ -125,7 +127,7 @@ function makeReady(script: CallScript): Ready {
     boxByOwner: new Map(byOwner.reverse()),
     greetings: byId(script.greetings),
     takes: byId(script.takes),
-    recordings: recordingsOf(script),
+    recordings: recordingsOf(script.recordings),
     hours: byId(script.hours),
     blocked: script.callerLists.filter(({ kind }) => kind === 'blocked'),
     said: new Map(),
@@ -257,7 +259,7 @@ export function saidItems(
   if (recorded) return recorded;
   if (hasLiveParts(words)) {
     const so = facts();
-    const make = (): readonly PlayItem[] => asItems(asSentences(plainSentences(words, voice, so), voice, source));
+    const make = (): readonly PlayItem[] => asItems(sentencesOf(words, voice, source, so));
     return liveItems(ready, `${voice} ${placeOf(source)} ${words}`, so, make);
   }
   const { plain, items } = saidWords(ready, words, voice);
@@ -283,11 +285,6 @@ export function recordedItems(
   const isSo =
     live.length === 0 || outOfStep({ words, options: [], live }, saysOfWords(words, voice, facts())).length === 0;
   return isSo ? asItems([recordedSentence(take, voice, source)]) : undefined;
-}
-
-function recordingsOf({ recordings = [] }: CallScript): ReadonlyMap<string, TextRecording> {
-  const heard = recordings.filter(({ take }) => !take.byVoice);
-  return new Map(heard.map((each) => [textKey(each.language, each.words), each]));
 }
 
 /** Days of callers, and some to spare. */

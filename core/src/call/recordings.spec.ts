@@ -48,6 +48,17 @@ describe('a recording of a text', () => {
     expect(heard(words, [recording(words, { live: business('Another Yard') })])).toBe(now);
   });
 
+  it('of what stays the same is heard with the voice in between', () => {
+    const words = 'Thank you for calling {business}. We are open {today}.';
+    const [thanks, open] = heard(words, []).split(/(?<=\.) (?=We are open)/);
+    expect(heard(words, [recording('Thank you for calling')])).toBe(
+      `bye-audio ${thanks?.replace('Thank you for calling ', '')} ${open}`,
+    );
+    expect(heard(words, [recording('We are open')])).toBe(`${thanks} bye-audio ${open?.replace('We are open ', '')}`);
+    const byVoice = recording('We are open', { take: { takeId: take.id, byVoice: true } });
+    expect(heard(words, [byVoice])).toBe(heard(words, []));
+  });
+
   it('has a place by its language and words, whatever spaces there are', () => {
     expect(placeOfText('en', 'Good  bye.')).toBe(placeOfText('en', ' Good bye. '));
     expect(placeOfText('en', 'Goodbye.')).not.toBe(placeOfText('de', 'Goodbye.'));

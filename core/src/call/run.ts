@@ -2,6 +2,7 @@ import type { VoiceId } from '../line';
 import type { SpokenFacts } from '../speech';
 import type { CallEffect, PlayItem } from './effect';
 import type { Ready, ReadyLine } from './ready';
+import { clipIn } from './textRecordings';
 import type { CallScript } from './script';
 import type { CallState, Next, Phase } from './state';
 import type { TranscriptEntry } from './transcript';
@@ -82,6 +83,7 @@ export function mayTurn(run: Run, most: number): boolean {
 export function factsOf(run: Run): SpokenFacts {
   const line = run.ready.lines.get(run.state.lineId ?? run.script.lineId);
   if (!line) throw new Error('The call is with no line');
+  const takeOf: SpokenFacts['takeOf'] = (id) => run.ready.takes.get(id);
   return {
     business: line.script.name,
     atMs: run.atMs,
@@ -90,6 +92,7 @@ export function factsOf(run: Run): SpokenFacts {
     hours: line.hours,
     hoursOf: (id) => (id === line.hours.id ? line.hours : run.ready.hours.get(id)),
     personOf: (id) => run.ready.people.get(id),
-    takeOf: (id) => run.ready.takes.get(id),
+    takeOf,
+    clipOf: (language, words) => clipIn(run.ready.recordings, takeOf, language, words),
   };
 }

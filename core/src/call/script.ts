@@ -1,6 +1,7 @@
 import type { Box, CallerList, Contact, E164, Group, OutgoingLimits, Person, Queue } from '../directory';
 import type { Hours, Switch, TimeZone } from '../hours';
 import { englishClockOf, type SpokenFacts } from '../speech';
+import { clipIn, recordingsOf } from './textRecordings';
 import {
   saidHours,
   type Attendant,
@@ -57,6 +58,8 @@ export interface CallScript {
 /** What live parts of a line's words are made from, at a moment in ms since 1970. */
 export function spokenFacts(script: CallScript, line: LineScript, atMs: number): SpokenFacts {
   const hours = saidHours(line, line.attendant);
+  const recordings = recordingsOf(script.recordings);
+  const takeOf: SpokenFacts['takeOf'] = (id) => script.takes.findLast((take) => take.id === id);
   return {
     business: line.name,
     atMs,
@@ -65,7 +68,8 @@ export function spokenFacts(script: CallScript, line: LineScript, atMs: number):
     hours,
     hoursOf: (id) => (id === hours.id ? hours : script.hours.find((each) => each.id === id)),
     personOf: (id) => script.people.find((person) => person.id === id),
-    takeOf: (id) => script.takes.findLast((take) => take.id === id),
+    takeOf,
+    clipOf: (language, words) => clipIn(recordings, takeOf, language, words),
   };
 }
 

@@ -3,7 +3,7 @@ import { clockReading, dayAt, readDate, wallTime } from '../hours';
 import { findSheet, type Attendant, type Names } from '../line';
 import { describeMoment, findWays, momentKinds, placeOfTurn, type MomentKind, type Turn, type Way } from '../paths';
 import { spokenFacts } from '../call';
-import { sheetSentences } from '../speech';
+import { sheetSentences, withoutClips } from '../speech';
 import { beginHeard, endHeard, keysToPress, ringNumber } from './words/en';
 
 /** One line of the checklist that is made from a version: what to do on the real line, and what should be heard. */
@@ -102,7 +102,9 @@ function openingOf(script: CallScript, { atMs }: MomentKind, way: Way): string {
   if (said?.type === 'words') return shorten(said.text);
   if (!line || way.end.type !== 'menu') return '';
   const sheet = findSheet(line.attendant, way.end.sheetId);
-  const [first] = sheet ? sheetSentences(sheet, line.attendant.voice, spokenFacts(script, line, atMs)) : [];
+  const [first] = sheet
+    ? sheetSentences(sheet, line.attendant.voice, withoutClips(spokenFacts(script, line, atMs)))
+    : [];
   return shorten(first?.text ?? '');
 }
 

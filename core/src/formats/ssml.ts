@@ -9,7 +9,7 @@ import {
   tuningOf,
   usualTuning,
   voiceNameOf,
-  voiceNames,
+  isVoiceId,
   writePiece,
   type Greeting,
   type Language,
@@ -216,7 +216,7 @@ class Reading {
         if (of.alias) this.sayAs.push({ written: plainText(node), said: of.alias, language: null });
         return this.takeAll(node);
       case 'voice':
-        if (voiceNames.includes(of.name as VoiceName)) this.name = of.name as VoiceName;
+        if (isVoiceId(of.name)) this.name = voiceNameOf(of.name);
         else this.left.add('voice');
         return this.takeAll(node);
       case 'prosody':

@@ -9,7 +9,7 @@ interface VoiceFacts {
 }
 
 /** The voices that the shipped speech synthesis has, and how they are described to the manager. */
-export const voices = {
+const shipped = {
   slt: { name: 'Woman, American', language: 'en' },
   rms: { name: 'Man, American', language: 'en' },
   awb: { name: 'Man, Scottish', language: 'en' },
@@ -28,7 +28,15 @@ export const voices = {
   deMan: { name: 'Man, German', language: 'de' },
 } as const satisfies Readonly<Record<string, VoiceFacts>>;
 
-export type VoiceName = keyof typeof voices;
+export type ShippedVoice = keyof typeof shipped;
+
+/**
+ * A voice of the business's own, from its voice folder: `own-en-anna-marie` speaks English and is called Anna Marie. All that
+ * is known of it is in its name, so that words can be read without the folder.
+ */
+export type OwnVoice = `own-${Language}-${string}`;
+
+export type VoiceName = ShippedVoice | OwnVoice;
 
 /** A voice as it is (`slt`), or at a pace and pitch of its own: `slt@90+2` is at 90 %, two half tones up. */
 export type VoiceId = VoiceName | `${VoiceName}@${number}${'+' | '-'}${number}`;
@@ -46,11 +54,44 @@ export const usualTuning: Tuning = { pace: 100, pitch: 0 };
 
 export const defaultVoice: VoiceId = 'slt';
 
-export const voiceNames = Object.keys(voices) as VoiceName[];
+export const shippedVoices = Object.keys(shipped) as ShippedVoice[];
 
-const tuned = /^([A-Za-z0-9]+)(?:@(\d{2,3})([+-]\d))?$/;
+const ownPattern = `own-(?:${Object.keys(languages).join('|')})-[a-z0-9](?:[a-z0-9-]{0,38}[a-z0-9])?`;
+const own = new RegExp(`^${ownPattern}$`);
+const tuned = /^([A-Za-z0-9-]+)(?:@(\d{2,3})([+-]\d))?$/;
 /** What the text of any voice looks like: for schemas. */
-export const voicePattern = new RegExp(`^(?:${voiceNames.join('|')})(?:@\\d{2,3}[+-]\\d)?$`);
+export const voicePattern = new RegExp(`^(?:${shippedVoices.join('|')}|${ownPattern})(?:@\\d{2,3}[+-]\\d)?$`);
+
+/** The voice of a folder of this name, such as `en-anna-marie`; nothing where it is no name of a voice. */
+export function ownVoice(folder: string): OwnVoice | undefined {
+  const name = `own-${folder}`;
+  return isOwn(name) ? name : undefined;
+}
+
+/** The voice of the business's own that speaks, at any pace and pitch; nothing for one that is shipped. */
+export function ownVoiceIn(voice: VoiceId): OwnVoice | undefined {
+  const name = voiceNameOf(voice);
+  return isOwn(name) ? name : undefined;
+}
+
+function isOwn(name: string): name is OwnVoice {
+  return own.test(name);
+}
+
+/** How a voice is described to the manager. */
+export function voiceLabel(name: VoiceName): string {
+  if (!isOwn(name)) return shipped[name].name;
+  const [, , ...words] = name.split('-');
+  const called = words.map((word) => word.charAt(0).toUpperCase() + word.slice(1)).join(' ');
+  return `${called}, your own`;
+}
+
+/** The first shipped voice of a language: speaks where another cannot. */
+export function shippedVoiceOf(language: Language): ShippedVoice {
+  const found = shippedVoices.find((name) => shipped[name].language === language);
+  if (!found) throw new Error(`No voice is shipped for ${language}`);
+  return found;
+}
 
 /** The voice at a pace and pitch; both are held within their limits. */
 export function tunedVoice(name: VoiceName, { pace, pitch }: Tuning): VoiceId {
@@ -78,5 +119,6 @@ export function isVoiceId(text: unknown): text is VoiceId {
 }
 
 export function languageOf(voice: VoiceId): Language {
-  return voices[voiceNameOf(voice)].language;
+  const name = voiceNameOf(voice);
+  return isOwn(name) ? (name.split('-')[1] as Language) : shipped[name].language;
 }

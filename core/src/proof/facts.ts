@@ -1,11 +1,12 @@
 import { isTimeZone, readDate, wallInstant, type TimeZone } from '../hours';
+import { clipIn, recordingsOf } from '../call';
 import { englishClockOf, type SpokenFacts } from '../speech';
 import { remember } from './remember';
 import type { ProofSubject } from './rule';
 
 /** What live parts say today at noon by the line's clock. */
-export function proofFacts({ line, today, hours, allHours, people, takes }: ProofSubject): SpokenFacts {
-  return factsOf(line, today, hours, allHours, people, takes);
+export function proofFacts({ line, today, hours, allHours, people, takes, recordings }: ProofSubject): SpokenFacts {
+  return factsOf(line, today, hours, allHours, people, takes, recordings);
 }
 
 const factsOf = remember(
@@ -16,10 +17,13 @@ const factsOf = remember(
     allHours: ProofSubject['allHours'],
     people: ProofSubject['people'],
     takes: ProofSubject['takes'],
+    recordings: ProofSubject['recordings'],
   ): SpokenFacts => {
     const recorded = new Map(
       takes.map(({ id, lengthMs, says }) => [id, { id, audioId: '', lengthMs, text: says.words }]),
     );
+    const takeOf: SpokenFacts['takeOf'] = (id) => recorded.get(id);
+    const ofTexts = recordingsOf(recordings);
     const named = new Map(people.map((person) => [person.id, person]));
     return {
       business: line.name,
@@ -29,7 +33,8 @@ const factsOf = remember(
       hours,
       hoursOf: (id) => allHours.find((each) => each.id === id),
       personOf: (id) => named.get(id),
-      takeOf: (id) => recorded.get(id),
+      takeOf,
+      clipOf: (language, words) => clipIn(ofTexts, takeOf, language, words),
     };
   },
 );

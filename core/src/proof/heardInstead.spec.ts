@@ -49,4 +49,17 @@ describe('the proof of words that are recorded', () => {
     expect(found).toEqual(expect.arrayContaining(['recordingSaysOther', 'priceInWords']));
     expect(proofOf(script, { takes: [take] }).map(({ rule }) => rule)).not.toContain('priceInWords');
   });
+
+  it('reads what a recording says that stands beside live parts', () => {
+    const clip = { language: 'en', words: 'Thank you for calling', take: use, live: [] } as const;
+    const take: ProofTake = {
+      ...{ id: use.takeId, faults: [], lengthMs: 2000, says: { words: clip.words, options: [], live: [] } },
+      verdict: { type: 'other', by: 'manager', parts: [{ text: 'Lobster is $12 today at', insteadOf: clip.words }] },
+    };
+    const script = answering([{ type: 'hangUp', words: 'Thank you for calling {business}. Goodbye.' }]);
+    const found = (more: object) => proofOf(script, { takes: [take], ...more }).map(({ rule }) => rule);
+    expect(found({ recordings: [clip] })).toEqual(expect.arrayContaining(['recordingSaysOther', 'priceInWords']));
+    expect(found({ recordings: [{ ...clip, take: { ...use, byVoice: true } }] })).not.toContain('priceInWords');
+    expect(found({})).not.toContain('recordingSaysOther');
+  });
 });

@@ -1,4 +1,4 @@
-import { outOfStep, saysOfSheet, saysOfWords, type OutOfStep, type SpokenFacts } from '../speech';
+import { clipsOf, outOfStep, saysOfSheet, saysOfWords, type OutOfStep, type SpokenFacts } from '../speech';
 import {
   languageOf,
   textKey,
@@ -82,10 +82,12 @@ function usesInTexts(subject: ProofSubject, facts: SpokenFacts): readonly Use[] 
   const byKey = new Map(recordings.map((each) => [textKey(each.language, each.words), each]));
   const found = new Map<TextRecording, Use>();
   for (const { at, place, typed, voice } of writtenTexts(subject)) {
-    const recording = byKey.get(textKey(languageOf(voice), typed));
-    if (!recording || found.has(recording) || isOwnPart(place)) continue;
-    const now = saysOfWords(typed, voice, facts);
-    found.set(recording, { at, use: recording.take, now, byVoice: null });
+    const language = languageOf(voice);
+    for (const words of [...(isOwnPart(place) ? [] : [typed]), ...clipsOf(typed, language)]) {
+      const recording = byKey.get(textKey(language, words));
+      if (!recording || found.has(recording)) continue;
+      found.set(recording, { at, use: recording.take, now: saysOfWords(words, voice, facts), byVoice: null });
+    }
   }
   return [...found.values()];
 }

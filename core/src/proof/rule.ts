@@ -20,6 +20,7 @@ import type {
   GreetingId,
   Line,
   LineId,
+  OwnVoice,
   SheetId,
   Slot,
   TakeId,
@@ -76,6 +77,8 @@ export interface ProofSubject {
   readonly takes: readonly ProofTake[];
   /** The recordings of other texts; left out where there are none. */
   readonly recordings?: readonly TextRecording[];
+  /** The voices of the business's own that are there; left out where that is not known. */
+  readonly ownVoices?: readonly OwnVoice[];
   /** All lines, this one among them. */
   readonly lines: readonly ProofLine[];
   /** Names of people who have left. */

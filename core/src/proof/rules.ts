@@ -69,6 +69,7 @@ import { priceInWords } from './rules/priceInWords';
 import { pricesDiffer } from './rules/pricesDiffer';
 import { queuePaused } from './rules/queuePaused';
 import { recordingNotKnown } from './rules/recordingNotKnown';
+import { voiceGone } from './rules/voiceGone';
 import { recordingOutOfStep } from './rules/recordingOutOfStep';
 import { recordingSaysOther } from './rules/recordingSaysOther';
 import { recordingPoor } from './rules/recordingPoor';
@@ -136,6 +137,7 @@ export const rules = [
   recordingOutOfStep,
   recordingSaysOther,
   recordingNotKnown,
+  voiceGone,
   recordingPoor,
   keySaidNotMapped,
   keySaidOtherwise,

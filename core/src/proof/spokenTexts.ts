@@ -22,6 +22,7 @@ import {
 } from '../line';
 import type { Box, Group, Queue } from '../directory';
 import type { Hours } from '../hours';
+import { clipsOf } from '../speech';
 import { keysSaid } from './reading/keysSaid';
 import { remember, rememberBy } from './remember';
 import type { FindingPlace, ProofSubject, ProofTake } from './rule';
@@ -67,38 +68,58 @@ const asHeard = remember(
     const saidIn = new Map(
       takes.flatMap(({ id, verdict }) => (verdict?.type === 'other' ? [[id, heardText(verdict)] as const] : [])),
     );
-    const heardIn = (use: TakeUse | null | undefined): string | undefined =>
-      use && !use.byVoice ? saidIn.get(use.takeId) : undefined;
     const ofText = new Map(recordings.map(({ language, words, take }) => [textKey(language, words), take]));
-    const inText = ({ voice, typed }: SpokenText): string | undefined =>
-      heardIn(ofText.get(textKey(languageOf(voice), typed)));
-    const said = (text: SpokenText): string | null | undefined => {
-      const { at, place } = text;
+    const inText = (words: string, voice: VoiceId): TakeUse | undefined =>
+      ofText.get(textKey(languageOf(voice), words));
+    const useOf = ({ at, place, typed, voice }: SpokenText): TakeUse | null | undefined => {
       const greeting = at.type === 'row' ? greetings.find(({ id }) => id === at.id) : undefined;
-      if (greeting) return heardIn(greeting.take);
-      if (place.type !== 'words' && place.type !== 'option') return inText(text);
-      const takesOf = findSheet(attendant, place.sheetId)?.takes;
-      const whole = heardIn(takesOf?.whole);
-      if (place.type === 'option') return whole === undefined ? undefined : null;
-      switch (place.part) {
+      if (greeting) return greeting.take;
+      const whole = wholeOf(attendant, place);
+      const part = place.type === 'words' ? place.part : place.type;
+      switch (part) {
         case 'words':
+        case 'option':
           return whole;
         case 'openingWords':
-          return whole ?? heardIn(takesOf?.openingWords);
         case 'closingWords':
-          // All of the sheet was heard with its opening words.
-          return whole === undefined ? heardIn(takesOf?.closingWords) : null;
+          return whole ?? (place.type === 'words' ? findSheet(attendant, place.sheetId)?.takes[part] : undefined);
         default:
-          return inText(text);
+          return inText(typed, voice);
       }
+    };
+    /** Words between whose live parts something else was recorded, with that in its place. */
+    const inClips = ({ voice, typed }: SpokenText): string | undefined => {
+      const said = clipsOf(typed, languageOf(voice)).reduce((words, clip) => {
+        const use = inText(clip, voice);
+        return words.replace(clip, (use && !use.byVoice && saidIn.get(use.takeId)) || clip);
+      }, typed);
+      return said === typed ? undefined : said;
+    };
+    const said = (text: SpokenText): string | null | undefined => {
+      const use = useOf(text);
+      if (!use || use.byVoice) return inClips(text);
+      const { place } = text;
+      const heard = saidIn.get(use.takeId);
+      // All of a sheet is heard with its opening words.
+      const isLater = place.type === 'option' || (place.type === 'words' && place.part === 'closingWords');
+      return heard !== undefined && isLater && use === wholeOf(attendant, place) ? null : heard;
     };
     return written.flatMap((text) => {
       const heard = said(text);
       if (heard === undefined) return [text];
-      return heard === null || heard === '' ? [] : [{ ...text, words: heard, typed: heard }];
+      if (heard === null || heard === '') return [];
+      const { words } = asRead({ ...text, typed: heard, greetingId: null });
+      return [{ ...text, words, typed: heard }];
     });
   },
 );
+
+/** The recording of all of the sheet that words belong to, where it is heard. */
+function wholeOf(attendant: Attendant, place: SpokenPlace): TakeUse | undefined {
+  if (place.type !== 'words' && place.type !== 'option') return undefined;
+  const whole = findSheet(attendant, place.sheetId)?.takes.whole;
+  return whole?.byVoice ? undefined : whole;
+}
 
 const textsOf = remember(
   (

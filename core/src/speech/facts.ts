@@ -18,6 +18,13 @@ export interface SpokenFacts {
   readonly hoursOf: (id: HoursId) => Hours | undefined;
   readonly personOf: (id: PersonId) => Pick<Person, 'name' | 'saidAs' | 'extension'> | undefined;
   readonly takeOf: (id: TakeId) => RecordedTake | undefined;
+  /** The recording that is heard of a text that stays the same; left out where only the voice is asked for. */
+  readonly clipOf?: (language: Language, words: string) => RecordedTake | undefined;
+}
+
+/** The facts of what the voice alone would say, whatever is recorded of it. */
+export function withoutClips(facts: SpokenFacts): SpokenFacts {
+  return { ...facts, clipOf: () => undefined };
 }
 
 /** What a live part says now; nothing where what it speaks of is gone. Options are said by the menu. */

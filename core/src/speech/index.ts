@@ -3,13 +3,13 @@ export {
   pauses,
   plainSentences,
   recordedSentence,
-  sentencesOf,
   splitSentences,
   type PlainSentence,
   type Sentence,
   type Source,
 } from './sentence';
-export { sayPart, type SpokenFacts } from './facts';
+export { changesByTheDay, clipsOf, sentencesOf } from './clips';
+export { sayPart, withoutClips, type SpokenFacts } from './facts';
 export { optionsSaid, sheetSentences, takeOf } from './menuSentences';
 export { outOfStep, saysOfSheet, saysOfWords, type OutOfStep } from './inStep';
 export { describeAdvice, describeOutOfStep } from './words/notes.en';

@@ -1,10 +1,8 @@
 import type { Announcement, Menu, Option, RecordedTake, Sheet, TakeUse, VoiceId, WordsPart } from '../line';
+import { optionsMark, sentencesOf } from './clips';
 import type { SpokenFacts } from './facts';
 import { phrasesOf } from './phrases';
-import { pauses, recordedSentence, sentencesOf, type Sentence } from './sentence';
-
-/** The live part that stands for the options, as it is written in words. */
-const optionsMark = '{options}';
+import { pauses, recordedSentence, type Sentence } from './sentence';
 
 /**
  * What a sheet says: for a menu its opening words, a line for each option that is read out, its closing words; for

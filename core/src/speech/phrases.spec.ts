@@ -1,8 +1,8 @@
 import { nameParts } from '../directory';
-import { keys, languageOf, voiceNames } from '../line';
+import { keys, languageOf, shippedVoices } from '../line';
 import { phrasesOf, splitSentences } from '.';
 
-describe.each(voiceNames)('what the line says by itself, by %s', (voice) => {
+describe.each(shippedVoices)('what the line says by itself, by %s', (voice) => {
   const said = phrasesOf(voice);
 
   it('is whole sentences, each with its key or its name', () => {

@@ -60,7 +60,8 @@ function sentencesIn(row: string, language: Language): readonly string[] {
   for (const { segment } of segmenter.segment(row)) {
     const text = segment.replace(/\s+/g, ' ').trim();
     const last = sentences.at(-1);
-    if (last !== undefined && goesOn(last, text, language)) sentences[sentences.length - 1] = `${last} ${text}`;
+    if (last !== undefined && goesOn(unmarked(last), unmarked(text), language))
+      sentences[sentences.length - 1] = `${last} ${text}`;
     else sentences.push(text);
   }
   return sentences;
@@ -69,32 +70,56 @@ function sentencesIn(row: string, language: Language): readonly string[] {
 /** Stands where a live part has nothing to say; of private use in Unicode, so that nobody types it. */
 const hole = '\uE000';
 
-/** Where the options are read out the menu says them. */
-function holeOf({ type }: LivePart): string {
-  return type === 'options' ? '' : hole;
+/**
+ * Stand around what a live part says while sentences are told apart, which they do not disturb: a format character is nothing
+ * to the rules for that (UAX #29, SB5).
+ */
+const [liveBegins, liveEnds] = ['\u2061', '\u2062'];
+const marks = /[\u2061\u2062]/g;
+
+function unmarked(text: string): string {
+  return text.replace(marks, '');
+}
+
+/** A part of a sentence: words that stay, or what a live part says; of a live part that says more than one sentence, one. */
+export interface Segment {
+  readonly text: string;
+  readonly isLive: boolean;
+}
+
+export interface CutSentence {
+  readonly segments: readonly Segment[];
+  readonly pauseAfterMs: number;
 }
 
 /**
- * The sentences of some words: live parts say what is so by the facts, a pause ends a sentence and lasts as long as
- * it says, and after the last comes the pause of a part. A sentence of which a live part has nothing to say, such as the
- * name of a special date on an ordinary day, is left out.
+ * Cuts words into sentences, and these where live parts begin and end. A pause ends a sentence and lasts as long as it says;
+ * after the last comes the pause of a part. A sentence of which a live part has nothing to say, such as the name of a
+ * special date on an ordinary day, is left out.
+ *
+ * @param say what a live part says; '' where that is nothing
  */
-export function plainSentences(words: string, voice: VoiceId, facts: SpokenFacts): readonly PlainSentence[] {
-  const sentences: { text: string; pauseAfterMs: number }[] = [];
+export function cutSentences(
+  words: string,
+  language: Language,
+  say: (part: LivePart) => string,
+): readonly CutSentence[] {
+  const sentences: { segments: readonly Segment[]; pauseAfterMs: number }[] = [];
   let text = '';
   const endPart = (pauseMs: number): void => {
-    const texts = splitSentences(text, languageOf(voice)).filter((each) => !each.includes(hole));
-    texts.forEach((each) => sentences.push({ text: each, pauseAfterMs: pauses.betweenSentencesMs }));
+    const cut = segmentsOf(splitSentences(text, language));
+    const said = cut.filter((segments) => !segments.some((each) => each.text.includes(hole)));
+    said.forEach((segments) => sentences.push({ segments, pauseAfterMs: pauses.betweenSentencesMs }));
     const last = sentences.at(-1);
     // Pauses in a row add up; one before all words has nothing to stand after.
-    if (last) last.pauseAfterMs = texts.length > 0 ? pauseMs : last.pauseAfterMs + pauseMs;
+    if (last) last.pauseAfterMs = said.length > 0 ? pauseMs : last.pauseAfterMs + pauseMs;
     text = '';
   };
   for (const piece of readPieces(words)) {
+    if (piece.type === 'pause') endPart(piece.ms);
+    else if (piece.type === 'live') text += liveBegins + (say(piece.part) || holeOf(piece.part)) + liveEnds;
     // "… to five p.m." has its point already.
-    if (piece.type === 'text') text += text.endsWith('.m.') ? piece.text.replace(/^\./, '') : piece.text;
-    else if (piece.type === 'live') text += sayPart(piece.part, facts, languageOf(voice)) || holeOf(piece.part);
-    else endPart(piece.ms);
+    else text += unmarked(/\.m\.\u2062?$/.test(text) ? piece.text.replace(/^\./, '') : piece.text);
   }
   endPart(0);
   const last = sentences.at(-1);
@@ -102,9 +127,28 @@ export function plainSentences(words: string, voice: VoiceId, facts: SpokenFacts
   return sentences;
 }
 
-/** The sentences of some words in a voice. */
-export function sentencesOf(words: string, voice: VoiceId, source: Source, facts: SpokenFacts): readonly Sentence[] {
-  return asSentences(plainSentences(words, voice, facts), voice, source);
+/** Where the options are read out the menu says them. */
+function holeOf({ type }: LivePart): string {
+  return type === 'options' ? '' : hole;
+}
+
+function segmentsOf(sentences: readonly string[]): readonly (readonly Segment[])[] {
+  let isLive = false;
+  return sentences.map((sentence) =>
+    sentence.split(/([\u2061\u2062])/).flatMap((text): readonly Segment[] => {
+      if (text === liveBegins || text === liveEnds) isLive = text === liveBegins;
+      return text === '' || text === liveBegins || text === liveEnds ? [] : [{ text, isLive }];
+    }),
+  );
+}
+
+/** The sentences of some words, live parts saying what is so by the facts. */
+export function plainSentences(words: string, voice: VoiceId, facts: SpokenFacts): readonly PlainSentence[] {
+  const language = languageOf(voice);
+  return cutSentences(words, language, (part) => sayPart(part, facts, language)).map(({ segments, pauseAfterMs }) => ({
+    text: segments.map(({ text }) => text).join(''),
+    pauseAfterMs,
+  }));
 }
 
 export function asSentences(plain: readonly PlainSentence[], voice: VoiceId, source: Source): readonly Sentence[] {

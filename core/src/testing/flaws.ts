@@ -320,6 +320,11 @@ export const flaws: Readonly<Record<RuleName, Flaw>> = {
     }),
     says: 'A recording of Fuel dock says “ferry” instead of “fuel”.',
   },
+  voiceGone: {
+    edits: [{ type: 'setVoice', voice: 'own-en-anna' }],
+    office: { ownVoices: [] },
+    says: 'This line is spoken by “Anna, your own”, which is no longer in the voice folder; “Woman, American” speaks in its place.',
+  },
   recordingNotKnown: {
     edits: [recorded],
     office: take({ verdict: { type: 'unknown', why: 'language' } }),

@@ -17,6 +17,7 @@ import { PeopleService } from '../people/people.service';
 import { notFound } from '../problems/problem';
 import { QueuesService } from '../queues/queues.service';
 import { SettingsService } from '../settings/settings.service';
+import { VoiceFolder } from '../voices/voiceFolder';
 import { RecordingsService } from '../recordings/recordings.service';
 import { TakesService } from '../takes/takes.service';
 import { Clock } from '../clock/clock';
@@ -56,6 +57,7 @@ export class SubjectsService {
     private readonly settings: SettingsService,
     private readonly traffic: TrafficService,
     private readonly switches: SwitchesService,
+    private readonly voices: VoiceFolder,
     private readonly clock: Clock,
   ) {}
 
@@ -97,6 +99,7 @@ export class SubjectsService {
       mostAloneSeconds,
       takes,
       recordings: await this.texts.list(),
+      ownVoices: (await this.voices.list()).voices.map(({ voice }) => voice),
       lines,
       leavers,
       unpressed: await this.unpressed(line),

@@ -1,4 +1,4 @@
-import { tuningOf, voiceNameOf, type VoiceName } from '@locutor/core/line';
+import { tuningOf, voiceNameOf, type ShippedVoice } from '@locutor/core/line';
 import { giveWay } from '../giveWay';
 import { atPitch, forPhone, pitchRatio } from './forPhone';
 import type { Spoken, VoiceTask } from './voice';
@@ -18,7 +18,7 @@ interface Speaker {
 }
 
 /** The program's names for our voices: a language, and a variant of the voice. */
-const programVoices: Partial<Record<VoiceName, string>> = {
+const programVoices: Partial<Record<ShippedVoice, string>> = {
   gbWoman: 'en-gb-x-rp+f2',
   gbMan: 'en-gb-x-rp+m3',
   beWoman: 'fr-be+f2',
@@ -48,7 +48,7 @@ async function start(): Promise<Speaker> {
 
 /** Speaks one sentence. */
 export default async function speak({ voice, text }: VoiceTask): Promise<Spoken> {
-  const name = programVoices[voiceNameOf(voice)];
+  const name = programVoices[voiceNameOf(voice) as ShippedVoice];
   const { pace, pitch } = tuningOf(voice);
   if (!name) throw new Error(`eSpeak NG has no voice for ${voice}`);
   const program = await speaker;

@@ -6,10 +6,11 @@ import { SpeechController } from './speech.controller';
 import { SpeechService } from './speech.service';
 import { SpokenSentenceEntity } from './spokenSentence.entity';
 import { Voice } from './voice';
+import { VoicesController } from './voices.controller';
 
 @Module({
   imports: [DictionaryModule, TypeOrmModule.forFeature([SpokenSentenceEntity])],
-  controllers: [SpeechController],
+  controllers: [SpeechController, VoicesController],
   providers: [SpeechService, { provide: Voice, useClass: LocalVoice }],
   exports: [SpeechService, Voice],
 })

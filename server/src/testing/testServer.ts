@@ -34,6 +34,8 @@ interface Options {
   readonly dataDir?: string;
   /** The built web application; none, unless a spec is about it. */
   readonly webDir?: string;
+  /** The folder of voices of the business's own; none, unless a spec is about it. */
+  readonly voicesDir?: string;
   /** Whether words are really spoken, or stood in for by a tone, which is quick. */
   readonly voice?: 'tone' | 'spoken';
   /** Whether recordings are listened to, where a recogniser is installed; that takes long. */
@@ -56,9 +58,10 @@ export async function testServer({
   voice = 'tone',
   listens = false,
   webDir,
+  voicesDir,
   line,
 }: Options = {}): Promise<TestServer> {
-  const config = { dataDir, webDir: webDir ?? null, port: 0 };
+  const config = { dataDir, webDir: webDir ?? null, port: 0, ...(voicesDir && { voicesDir }) };
   const clock = new HandClock();
   const building = Test.createTestingModule({ imports: [AppModule.for(config)] });
   building.overrideProvider(Clock).useValue(clock);

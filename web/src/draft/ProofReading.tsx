@@ -13,6 +13,7 @@ import {
   useTextRecordings,
 } from '../api/resources';
 import { useNow } from '../parts/useNow';
+import { useOwnVoices } from '../parts/useVoices';
 import { useTakes } from '../takes/useTakes';
 import { useDraftTools, useLateAttendant } from './DraftProvider';
 import { reader } from './useFindings';
@@ -47,6 +48,7 @@ function useAround(): Around | undefined {
   const directory = useDirectory();
   const takes = useTakes();
   const recordings = useTextRecordings();
+  const ownVoices = useOwnVoices();
   const allHours = useAllHours().data;
   const leavers = useLeavers();
   const settings = useSettings().data;
@@ -72,6 +74,7 @@ function useAround(): Around | undefined {
       recordings,
       lines,
       ...(unpressed && { unpressed }),
+      ...(ownVoices && { ownVoices: ownVoices.voices.map(({ voice }) => voice) }),
     };
   }, [
     line,
@@ -86,6 +89,7 @@ function useAround(): Around | undefined {
     mostAloneSeconds,
     lines,
     unpressed,
+    ownVoices,
     today,
   ]);
 }

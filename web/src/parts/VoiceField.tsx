@@ -2,7 +2,8 @@ import { Text } from '@chakra-ui/react';
 import { tunedVoice, tuningLimits, tuningOf, voiceNameOf, type VoiceId, type VoiceName } from '@locutor/core/line';
 import { InlineNumber } from './InlineNumber';
 import { InlineSelect, type Choice } from './InlineSelect';
-import { voiceChoices } from './voiceChoices';
+import { useCanTune, useVoices } from './useVoices';
+import { voiceChoice } from './voiceChoices';
 
 interface Props {
   /** Whose voice it is, for screen readers. */
@@ -18,20 +19,20 @@ const inheritedValue = 'inherited';
 
 /** Which voice speaks, how fast and how high. */
 export function VoiceField({ of, voice, inherited, onChange }: Props) {
-  const choices: readonly Choice[] = inherited
-    ? [{ value: inheritedValue, label: inherited }, ...voiceChoices]
-    : voiceChoices;
+  const voices = useVoices();
+  const name = voice && voiceNameOf(voice);
+  // One that is gone still stands where it was chosen.
+  const names = name && !voices.includes(name) ? [...voices, name] : voices;
+  const choices: readonly Choice[] = [
+    ...(inherited ? [{ value: inheritedValue, label: inherited }] : []),
+    ...names.map(voiceChoice),
+  ];
   const choose = (value: string): void =>
     onChange(value === inheritedValue ? null : tunedVoice(value as VoiceName, tuningOf(voice ?? 'slt')));
   return (
     <Text as="span">
       Spoken by{' '}
-      <InlineSelect
-        label={`Voice of ${of}`}
-        value={voice ? voiceNameOf(voice) : inheritedValue}
-        choices={choices}
-        onChange={choose}
-      />
+      <InlineSelect label={`Voice of ${of}`} value={name ?? inheritedValue} choices={choices} onChange={choose} />
       {voice && <Tuned of={of} voice={voice} onChange={onChange} />}
     </Text>
   );
@@ -40,23 +41,33 @@ export function VoiceField({ of, voice, inherited, onChange }: Props) {
 function Tuned({ of, voice, onChange }: Pick<Props, 'of' | 'onChange'> & { readonly voice: VoiceId }) {
   const name = voiceNameOf(voice);
   const tuning = tuningOf(voice);
+  const can = useCanTune(voice);
   return (
     <>
-      , pace{' '}
-      <InlineNumber
-        label={`Pace of ${of} in percent`}
-        value={tuning.pace}
-        {...tuningLimits.pace}
-        step={5}
-        onChange={(pace) => onChange(tunedVoice(name, { ...tuning, pace }))}
-      />{' '}
-      %, pitch{' '}
-      <InlineSelect
-        label={`Pitch of ${of}`}
-        value={String(tuning.pitch)}
-        choices={pitches}
-        onChange={(pitch) => onChange(tunedVoice(name, { ...tuning, pitch: Number(pitch) }))}
-      />
+      {can.pace && (
+        <>
+          , pace{' '}
+          <InlineNumber
+            label={`Pace of ${of} in percent`}
+            value={tuning.pace}
+            {...tuningLimits.pace}
+            step={5}
+            onChange={(pace) => onChange(tunedVoice(name, { ...tuning, pace }))}
+          />{' '}
+          %
+        </>
+      )}
+      {can.pitch && (
+        <>
+          , pitch{' '}
+          <InlineSelect
+            label={`Pitch of ${of}`}
+            value={String(tuning.pitch)}
+            choices={pitches}
+            onChange={(pitch) => onChange(tunedVoice(name, { ...tuning, pitch: Number(pitch) }))}
+          />
+        </>
+      )}
     </>
   );
 }

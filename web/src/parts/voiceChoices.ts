@@ -3,10 +3,10 @@ import {
   languages,
   tuningOf,
   usualTuning,
+  voiceLabel,
   voiceNameOf,
-  voiceNames,
-  voices,
   type VoiceId,
+  type VoiceName,
 } from '@locutor/core/line';
 import type { Choice } from './InlineSelect';
 
@@ -17,11 +17,11 @@ export function voiceName(voice: VoiceId): string {
     ...(pace === usualTuning.pace ? [] : [`${pace} %`]),
     ...(pitch === usualTuning.pitch ? [] : [`${pitch > 0 ? '+' : '−'}${Math.abs(pitch)}`]),
   ];
-  return [voices[voiceNameOf(voice)].name, ...tuned].join(', ');
+  return [voiceLabel(voiceNameOf(voice)), ...tuned].join(', ');
 }
 
-/** The voices as they are, each with its language where that is not English. */
-export const voiceChoices: readonly Choice[] = voiceNames.map((voice) => {
+/** A voice as it is, with its language where that is not English. */
+export function voiceChoice(voice: VoiceName): Choice {
   const language = languageOf(voice);
   return { value: voice, label: language === 'en' ? voiceName(voice) : `${voiceName(voice)} (${languages[language]})` };
-});
+}

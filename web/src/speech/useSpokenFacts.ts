@@ -1,7 +1,8 @@
-import { saidHours } from '@locutor/core/line';
+import { clipIn, recordingsOf } from '@locutor/core/call';
+import { saidHours, type RecordedTake, type TakeId } from '@locutor/core/line';
 import { englishClockOf, type SpokenFacts } from '@locutor/core/speech';
 import { useMemo } from 'react';
-import { useAllHours, usePeople } from '../api/resources';
+import { useAllHours, usePeople, useTextRecordings } from '../api/resources';
 import { useAttendantPart, useDraftTools } from '../draft/DraftProvider';
 import { useNow } from '../parts/useNow';
 import { useTakes } from '../takes/useTakes';
@@ -14,13 +15,16 @@ export function useSpokenFacts(): SpokenFacts {
   const people = usePeople();
   const allHours = useAllHours().data;
   const takes = useTakes();
+  const recordings = useTextRecordings();
   const atMs = Math.floor(useNow(everyMs) / everyMs) * everyMs;
   // What is said of the hours depends on what answers when.
   useAttendantPart((attendant) => attendant.answering);
   const { present } = store.getSnapshot().history;
   const hours = saidHours({ hours: regular, timeZone: line.timeZone, switched }, present);
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const takeOf = (id: TakeId): RecordedTake | undefined => takes.find((take) => take.id === id);
+    const ofTexts = recordingsOf(recordings);
+    return {
       business: line.name,
       atMs,
       zone: line.timeZone,
@@ -28,8 +32,8 @@ export function useSpokenFacts(): SpokenFacts {
       hours,
       hoursOf: (id) => (id === hours.id ? hours : allHours?.find((each) => each.id === id)),
       personOf: (id) => people.find((person) => person.id === id),
-      takeOf: (id) => takes.find((take) => take.id === id),
-    }),
-    [line, hours, people, allHours, takes, atMs],
-  );
+      takeOf,
+      clipOf: (language, words) => clipIn(ofTexts, takeOf, language, words),
+    };
+  }, [line, hours, people, allHours, takes, recordings, atMs]);
 }

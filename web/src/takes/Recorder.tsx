@@ -12,7 +12,7 @@ import {
   type Pcm,
 } from '@locutor/core/audio';
 import type { Language } from '@locutor/core/line';
-import { estimateMs, pauses, splitSentences, type Sentence } from '@locutor/core/speech';
+import { estimateMs, splitSentences, type Sentence } from '@locutor/core/speech';
 import { Mic, Play, RotateCcw, Square } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { playPcm } from '../handset/sounds';
@@ -35,6 +35,8 @@ interface Props {
 export interface Around {
   readonly before: readonly Sentence[];
   readonly after: readonly Sentence[];
+  /** Silence after the recording, in ms. */
+  readonly pauseMs: number;
 }
 
 type Phase =
@@ -258,7 +260,7 @@ function fileOf(pcm: Pcm): Blob {
 }
 
 /** Plays a recording between what is heard before and after it, as loud as everything on the line, and as a telephone carries it. */
-function playJoined(pcm: Pcm, { before, after }: Around): () => void {
+function playJoined(pcm: Pcm, { before, after, pauseMs }: Around): () => void {
   let stop = (): void => undefined;
   let isOver = false;
   const play = (sentences: readonly Sentence[], then: () => void): void => {
@@ -272,7 +274,7 @@ function playJoined(pcm: Pcm, { before, after }: Around): () => void {
     const { lufs } = measure(words);
     const heard = asOnPhone(withGain(words, Number.isFinite(lufs) ? lineLoudness.lufs - lufs : 0));
     const stopPlaying = playPcm(heard);
-    const timer = setTimeout(() => play(after, () => undefined), lengthMs(heard) + pauses.betweenOptionsMs);
+    const timer = setTimeout(() => play(after, () => undefined), lengthMs(heard) + pauseMs);
     stop = () => {
       clearTimeout(timer);
       stopPlaying();

@@ -2,7 +2,7 @@ import type { Attendant } from '../attendant';
 import type { Menu, Sheet } from '../sheet';
 import type { Path, Step } from '../step';
 import { describeStep, type Names } from './en';
-import { languageOf, voiceNameOf, voices } from '../voice';
+import { languageOf, voiceLabel, voiceNameOf } from '../voice';
 
 /** One line of a sheet as a page to be read. */
 export interface SheetLine {
@@ -26,7 +26,7 @@ export function sheetLines(sheet: Sheet, attendant: Attendant, names: Names): re
           { id: 'after', label: 'Then', spoken: '', does: path(sheet.afterPath) },
         ]
       : menuLines(sheet, path);
-  const voice = sheet.voice ? voices[voiceNameOf(sheet.voice)].name : '';
+  const voice = sheet.voice ? voiceLabel(voiceNameOf(sheet.voice)) : '';
   const recorded = recordedParts(sheet);
   return [
     ...lines,

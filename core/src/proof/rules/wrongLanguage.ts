@@ -1,13 +1,4 @@
-import {
-  languageOf,
-  languages,
-  menuWords,
-  voiceNames,
-  voices,
-  type Edit,
-  type Language,
-  type SheetId,
-} from '../../line';
+import { languageOf, languages, menuWords, shippedVoiceOf, type Edit, type Language, type SheetId } from '../../line';
 import { languageSaid } from '../reading/languageSaid';
 import { rememberBy } from '../remember';
 import type { Found, Rule } from '../rule';
@@ -53,6 +44,5 @@ function sheetIn({ place }: SpokenText): SheetId | undefined {
 
 function fixFor(text: SpokenText, said: Language): { readonly fix?: Edit } {
   const sheetId = sheetIn(text);
-  const voice = voiceNames.find((name) => voices[name].language === said);
-  return sheetId && voice ? { fix: { type: 'setSheetVoice', sheetId, voice } } : {};
+  return sheetId ? { fix: { type: 'setSheetVoice', sheetId, voice: shippedVoiceOf(said) } } : {};
 }

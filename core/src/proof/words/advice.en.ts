@@ -39,6 +39,7 @@ export const advice: Readonly<Record<RuleName, string | ((facts: Facts) => strin
   longWait: 'Shorten its longest wait in the Directory.',
   noWayOut: 'Give it a key that leaves it, in the Directory.',
   recordingSaysOther: 'Hear it. Record it again, let the voice say it until then, or say that it is right.',
+  voiceGone: 'Put its folder back, or choose another voice.',
   recordingNotKnown: 'Hear it under Greetings, and say what it says.',
   recordingOutOfStep: 'Record it again, let the voice say it until then, or mark it as right.',
   recordingPoor: 'Record it again, or let the voice say it.',

@@ -50,6 +50,8 @@ export const says: Readonly<Record<RuleName, Says>> = {
       ? `A recording of ${where} leaves out “${meant}”.`
       : `A recording of ${where} says “${heard}” instead of “${meant}”.`,
   recordingNotKnown: (where) => `Nobody knows yet whether a recording of ${where} says its words.`,
+  voiceGone: (where, { voice, instead }) =>
+    `${where} is spoken by “${voice}”, which is no longer in the voice folder; “${instead}” speaks in its place.`,
   recordingOutOfStep: (where, facts) => `A recording of ${where} is out of step. ${facts.says}`,
   recordingPoor: (where, { fault }) => `A recording of ${where} ${poor[fault ?? ''] ?? 'is hard to understand'}.`,
   stayNotKept: (where, { words, whom, why }) =>

@@ -39,6 +39,7 @@ export const why: Readonly<Record<RuleName, string>> = {
   longWait: 'Most callers hang up after two to four minutes.',
   noWayOut: 'Who cannot wait any longer loses their place and reaches nobody.',
   recordingSaysOther: 'Callers do what the recording says, whatever is written here.',
+  voiceGone: 'Callers hear another voice than the one you chose.',
   recordingNotKnown: 'A file can say anything: what callers hear may be something else.',
   recordingOutOfStep: 'Callers do what the recording says, and end up somewhere else.',
   recordingPoor: 'Callers do not understand it, or do not hear it to the end.',

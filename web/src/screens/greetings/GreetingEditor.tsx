@@ -24,6 +24,7 @@ import { useSpokenFacts } from '../../speech/useSpokenFacts';
 import { TakePanel } from '../../takes/TakePanel';
 import { useLeave } from '../directory/useLeave';
 import { ReadOutLength } from '../script/ReadOutLength';
+import { PartsThatStay } from './PartsThatStay';
 import { OtherVoices } from './OtherVoices';
 import { SsmlMenu } from './SsmlMenu';
 import { useSpokenThings } from './spokenThings';
@@ -119,6 +120,7 @@ export function GreetingEditor({ greeting }: { readonly greeting: KeptGreeting }
             use={row.take}
             onUse={(take) => change({ take })}
           />
+          <PartsThatStay words={row.words} language={languageOf(row.voice)} />
         </Box>
       </Grid>
     </Box>

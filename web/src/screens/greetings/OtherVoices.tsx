@@ -1,8 +1,9 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { languageOf, tunedVoice, tuningOf, voiceNameOf, voiceNames, voices, type VoiceId } from '@locutor/core/line';
+import { languageOf, tunedVoice, tuningOf, voiceLabel, voiceNameOf, type VoiceId } from '@locutor/core/line';
 import type { Sentence } from '@locutor/core/speech';
 import { useState } from 'react';
 import { Listen } from '../../parts/Listen';
+import { useVoices } from '../../parts/useVoices';
 
 interface Props {
   readonly voice: VoiceId;
@@ -14,7 +15,7 @@ interface Props {
 /** The very words in the other voices of their language, heard before one of them is taken. */
 export function OtherVoices({ voice, sentences, onUse }: Props) {
   const [isOpen, setOpen] = useState(false);
-  const others = voiceNames.filter((name) => languageOf(name) === languageOf(voice) && name !== voiceNameOf(voice));
+  const others = useVoices().filter((name) => languageOf(name) === languageOf(voice) && name !== voiceNameOf(voice));
   return (
     <Box mt="2">
       <Button
@@ -34,14 +35,14 @@ export function OtherVoices({ voice, sentences, onUse }: Props) {
             return (
               <Flex as="li" key={name} gap="3" align="center" py="1" borderTopWidth="1px" borderColor="hairline">
                 <Text flex="1" fontSize="14px">
-                  {voices[name].name}
+                  {voiceLabel(name)}
                 </Text>
                 <Listen sentences={sentences(other)} />
                 <Button
                   size="xs"
                   variant="outline"
                   bg="sheet"
-                  aria-label={`Use the voice ${voices[name].name}`}
+                  aria-label={`Use the voice ${voiceLabel(name)}`}
                   onClick={() => onUse(other)}
                 >
                   Use it

@@ -6,7 +6,6 @@ import {
   voiceNameOf,
   withoutTakes,
   type Sheet,
-  type TakePart,
   type TakeUse,
 } from '@locutor/core/line';
 import {
@@ -25,13 +24,14 @@ import { useDraft } from '../../draft/DraftProvider';
 import { InlineSelect } from '../../parts/InlineSelect';
 import type { Heard } from '../../parts/heard';
 import { Listen } from '../../parts/Listen';
+import { useCanTune } from '../../parts/useVoices';
 import { SpokenCaption } from '../../parts/SpokenCaption';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
-import type { Around } from '../../takes/Recorder';
 import { TakePanel } from '../../takes/TakePanel';
 import { ReadOutLength } from '../script/ReadOutLength';
 import { OtherVoices } from './OtherVoices';
-import { partsOf, takeUseOf, textOfPart } from './sheetParts';
+import { aroundPart, partsOf, takeUseOf, textOfPart, wordsOfPart } from './sheetParts';
+import { PartsThatStay } from './PartsThatStay';
 import { SheetVoice } from '../script/SheetVoice';
 
 /** The recordings of a menu or an announcement: of all of it, or of its parts, which are joined with the voice. */
@@ -106,9 +106,13 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
             text={textOfPart(sheet, part.part, attendant.voice, facts)}
             language={languageOf(sheet.voice ?? attendant.voice)}
             says={saysOfSheet(sheet, part.part, attendant.voice, facts)}
-            around={aroundOf(sheet, part.part, sentences)}
+            around={aroundPart(sheet, part.part, sentences)}
             use={takeUseOf(sheet, part.part)}
             onUse={onUse}
+          />
+          <PartsThatStay
+            words={parts.length > 1 && part.part.type === 'whole' ? '' : wordsOfPart(sheet, part.part)}
+            language={languageOf(sheet.voice ?? attendant.voice)}
           />
         </Box>
       </Grid>
@@ -116,24 +120,13 @@ export function SheetRecordings({ sheet }: { readonly sheet: Sheet }) {
   );
 }
 
-/** The sentences right before and after a part; none around all of it. */
-function aroundOf(sheet: Sheet, part: TakePart, sentences: readonly Sentence[]): Around {
-  const isOf = ({ source }: Sentence): boolean =>
-    part.type === 'option'
-      ? source.type === 'option' && source.key === part.key
-      : source.type === 'words' && source.part === part.type;
-  const first = sentences.findIndex(isOf);
-  if (sheet.type === 'announcement' || part.type === 'whole' || first < 0) return { before: [], after: [] };
-  const last = sentences.findLastIndex(isOf);
-  return { before: sentences.slice(Math.max(0, first - 1), first), after: sentences.slice(last + 1, last + 2) };
-}
-
 /** Where the voice goes on between recordings at another pace than theirs, that is said, and can be mended. */
 function PaceLine({ sheet, sentences }: { readonly sheet: Sheet; readonly sentences: readonly Sentence[] }) {
   const { attendant, edit } = useDraft();
   const voice = sheet.voice ?? attendant.voice;
   const recorded = sentences.flatMap(({ text, recorded: take }) => (take ? [{ text, lengthMs: take.lengthMs }] : []));
-  const pace = recorded.length < sentences.length ? paceBeside(recorded, tuningOf(voice).pace) : null;
+  const can = useCanTune(voice);
+  const pace = can.pace && recorded.length < sentences.length ? paceBeside(recorded, tuningOf(voice).pace) : null;
   if (pace === null) return null;
   const tuned = tunedVoice(voiceNameOf(voice), { ...tuningOf(voice), pace });
   return (

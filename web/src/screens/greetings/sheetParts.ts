@@ -7,7 +7,8 @@ import {
   type TakeUse,
   type VoiceId,
 } from '@locutor/core/line';
-import { optionsSaid, sheetSentences, type SpokenFacts } from '@locutor/core/speech';
+import { optionsSaid, sheetSentences, withoutClips, type Sentence, type SpokenFacts } from '@locutor/core/speech';
+import type { Around } from '../../takes/Recorder';
 
 /** A part of a sheet that can be recorded by itself. */
 export interface SheetPart {
@@ -44,7 +45,7 @@ function optionAt(sheet: Sheet, key: Key) {
 
 /** What is to be read for a part, as the voice would say it. */
 export function textOfPart(sheet: Sheet, part: TakePart, voice: VoiceId, facts: SpokenFacts): string {
-  return sheetSentences(withoutTakes(sheet), voice, facts)
+  return sheetSentences(withoutTakes(sheet), voice, withoutClips(facts))
     .filter(({ source }) => {
       if (part.type === 'whole') return true;
       if (part.type === 'option') return source.type === 'option' && source.key === part.key;
@@ -52,4 +53,29 @@ export function textOfPart(sheet: Sheet, part: TakePart, voice: VoiceId, facts: 
     })
     .map(({ text }) => text)
     .join(' ');
+}
+
+/** What is written for a part; nothing for options, which are made from the keys. */
+export function wordsOfPart(sheet: Sheet, part: TakePart): string {
+  if (sheet.type === 'announcement') return sheet.words;
+  return part.type === 'openingWords' || part.type === 'closingWords' ? sheet[part.type] : '';
+}
+
+/** Of what is heard by itself. */
+export const alone: Around = { before: [], after: [], pauseMs: 0 };
+
+/** The sentences right before and after a part; none around all of it. */
+export function aroundPart(sheet: Sheet, part: TakePart, sentences: readonly Sentence[]): Around {
+  const isOf = ({ source }: Sentence): boolean =>
+    part.type === 'option'
+      ? source.type === 'option' && source.key === part.key
+      : source.type === 'words' && source.part === part.type;
+  const first = sentences.findIndex(isOf);
+  if (sheet.type === 'announcement' || part.type === 'whole' || first < 0) return alone;
+  const last = sentences.findLastIndex(isOf);
+  return {
+    before: sentences.slice(Math.max(0, first - 1), first),
+    after: sentences.slice(last + 1, last + 2),
+    pauseMs: sentences[last]?.pauseAfterMs ?? 0,
+  };
 }

@@ -113,13 +113,13 @@ export function useSpokenThings(): readonly SpokenThing[] {
   });
   const texts = recordables
     .filter(({ kind }) => kind === 'text')
-    .map(({ place, name, voice, language, text, says, use }): SpokenThing => {
+    .map(({ place, name, voice, language, says, use }): SpokenThing => {
       const recorded = takeOf(use, facts);
       return {
         ...{ id: place, name, kind: 'text', voice, language: languages[language], uses: [] },
         sentences: recorded
           ? [recordedSentence(recorded, voice, { type: 'line' })]
-          : sentencesOf(text, voice, { type: 'line' }, facts),
+          : sentencesOf(says.words, voice, { type: 'line' }, facts),
         ...stateOf(use ? [{ use, says }] : []),
       };
     });

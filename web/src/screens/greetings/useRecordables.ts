@@ -1,9 +1,23 @@
-import { languageOf, placeOfText, type Language, type TakeSays, type TakeUse, type VoiceId } from '@locutor/core/line';
 import {
+  languageOf,
+  placeOfText,
+  takeId,
+  textKey,
+  type Language,
+  type RecordedTake,
+  type TakeSays,
+  type TakeUse,
+  type VoiceId,
+} from '@locutor/core/line';
+import {
+  changesByTheDay,
+  clipsOf,
   everySpokenText,
   plainSentences,
   saysOfSheet,
   saysOfWords,
+  sentencesOf,
+  sheetSentences,
   type SaidPlace,
   type SpokenFacts,
 } from '@locutor/core/speech';
@@ -21,18 +35,25 @@ import {
 } from '../../api/resources';
 import { useDraft } from '../../draft/DraftProvider';
 import { useSpokenFacts } from '../../speech/useSpokenFacts';
+import type { Around } from '../../takes/Recorder';
 import { namedPlace, type NamedPlace } from './placeName';
-import { partsOf, takeUseOf, textOfPart } from './sheetParts';
+import { alone, aroundPart, partsOf, takeUseOf, textOfPart, wordsOfPart } from './sheetParts';
 
 /** Something that can be recorded by itself, wherever it is kept. */
 export interface Recordable extends NamedPlace {
   /** The place of its recordings. */
   readonly place: string;
-  readonly kind: 'sheet' | 'greeting' | 'text' | 'phrase' | 'name';
+  readonly kind: 'sheet' | 'greeting' | 'text' | 'phrase' | 'name' | 'clip';
   readonly voice: VoiceId;
   readonly language: Language;
   /** What is to be read, as the voice would say it now. */
   readonly text: string;
+  /** All that is said there, where this is a part of it that stays the same. */
+  readonly within?: string;
+  /** Whether it is better recorded otherwise: all of words that change by the day, or parts of words that hardly do. */
+  readonly isSpecial: boolean;
+  /** What callers hear right before and after it. */
+  readonly around: () => Around;
   readonly says: TakeSays;
   readonly use: TakeUse | null;
   /** Lets it be heard from a recording, or from the voice again. */
@@ -56,6 +77,8 @@ export function useRecordables(): readonly Recordable[] {
         ...{ group: sheet.name, name: `${sheet.name}, ${label.replace(/^the /, '')}`, to: `/script/${sheet.id}` },
         text: textOfPart(sheet, part, attendant.voice, facts),
         says: saysOfSheet(sheet, part, attendant.voice, facts),
+        isSpecial: changesByTheDay(wordsOfPart(sheet, part)),
+        around: () => aroundPart(sheet, part, sheetSentences(sheet, attendant.voice, facts)),
         use: takeUseOf(sheet, part),
         setUse: async (take) => edit({ type: 'setTake', sheetId: sheet.id, part, take }),
       }));
@@ -67,19 +90,12 @@ export function useRecordables(): readonly Recordable[] {
       use: greeting.take,
       setUse: (take) => setGreetingTake(greeting, take).then(() => void mutate('/api/greetings')),
     }));
-    const around = { people, groups, queues, boxes, greetings, hours, switchWords: switched?.words ?? '' };
-    const texts = everySpokenText(attendant, around).filter(
-      ({ place, greetingId }) => greetingId === null && isText(place),
-    );
-    const byPlace = new Map<string, Recordable>();
-    for (const { place: at, typed, voice } of texts) {
+    const ofText = (typed: string, voice: VoiceId): Omit<Recordable, 'kind' | keyof NamedPlace> => {
       const language = languageOf(voice);
       const place = placeOfText(language, typed);
-      if (byPlace.has(place)) continue;
       const said = wordsOf(typed, voice, facts);
-      byPlace.set(place, {
-        ...{ place, kind: kindOf(at), voice, language },
-        ...namedPlace(at, attendant, names),
+      return {
+        ...{ place, voice, language },
         ...said,
         use: recordings.find((each) => placeOfText(each.language, each.words) === place)?.take ?? null,
         setUse: async (take) => {
@@ -87,9 +103,32 @@ export function useRecordables(): readonly Recordable[] {
           await api('/api/recordings', { method: 'PUT', body });
           await mutate('/api/recordings');
         },
-      });
-    }
-    return [...ofSheets, ...ofGreetings, ...byPlace.values()].filter(({ text }) => text.trim() !== '');
+      };
+    };
+    const around = { people, groups, queues, boxes, greetings, hours, switchWords: switched?.words ?? '' };
+    const ofTexts = everySpokenText(attendant, around)
+      .filter(({ place, greetingId }) => greetingId === null && isText(place))
+      .map(({ place: at, typed, voice }): Recordable => ({
+        ...ofText(typed, voice),
+        ...namedPlace(at, attendant, names),
+        kind: kindOf(at),
+      }));
+    const whole = [...ofSheets, ...ofGreetings, ...ofTexts];
+    const ofClips = whole.flatMap(({ says, voice, language, text, group, name, to, isSpecial }) =>
+      clipsOf(says.words, language).map((clip, index, clips): Recordable => ({
+        ...ofText(clip, voice),
+        ...{ kind: 'clip', group, to, within: text, isSpecial: !isSpecial },
+        name: clips.length > 1 ? `${name}, part ${index + 1} of ${clips.length}` : `${name}, what stays the same`,
+        around: () => aroundClip(says.words, clip, voice, facts),
+      })),
+    );
+    const byPlace = new Map([...whole, ...ofClips].reverse().map((each) => [each.place, each]));
+    const groupsInOrder = [...new Set(whole.map(({ group }) => group))];
+    return groupsInOrder.flatMap((group) =>
+      [...whole, ...ofClips].filter(
+        (each) => each.group === group && each.text.trim() !== '' && byPlace.get(each.place) === each,
+      ),
+    );
   }, [
     attendant,
     names,
@@ -118,9 +157,37 @@ function isText({ type, ...place }: SaidPlace): boolean {
   return ['step', 'closed', 'queueEntry', 'queueWaiting', 'special', 'switch', 'phrase', 'name'].includes(type);
 }
 
-function wordsOf(words: string, voice: VoiceId, facts: SpokenFacts): Pick<Recordable, 'text' | 'says'> {
+function wordsOf(
+  words: string,
+  voice: VoiceId,
+  facts: SpokenFacts,
+): Pick<Recordable, 'text' | 'says' | 'isSpecial' | 'around'> {
   const text = plainSentences(words, voice, facts).map((sentence) => sentence.text);
-  return { text: text.join(' '), says: saysOfWords(words, voice, facts) };
+  return {
+    ...{ text: text.join(' '), says: saysOfWords(words, voice, facts) },
+    ...{ isSpecial: changesByTheDay(words), around: () => alone },
+  };
+}
+
+/** What is heard of some words right before and after a part of them that is recorded. */
+function aroundClip(words: string, clip: string, voice: VoiceId, facts: SpokenFacts): Around {
+  const here: RecordedTake = { id: takeId.create('here'), audioId: '', lengthMs: 0, text: clip };
+  const key = textKey(languageOf(voice), clip);
+  const sentences = sentencesOf(
+    words,
+    voice,
+    { type: 'line' },
+    {
+      ...facts,
+      clipOf: (language, text) => (textKey(language, text) === key ? here : facts.clipOf?.(language, text)),
+    },
+  );
+  const at = sentences.findIndex(({ recorded }) => recorded?.audioId === here.audioId);
+  return {
+    before: sentences.slice(Math.max(0, at - 1), at),
+    after: sentences.slice(at + 1, at + 2),
+    pauseMs: sentences[at]?.pauseAfterMs ?? 0,
+  };
 }
 
 async function setGreetingTake({ id, revision }: KeptGreeting, take: TakeUse | null): Promise<void> {

@@ -15,6 +15,7 @@ import { useNow } from '../../parts/useNow';
 import { SavingNote } from '../../saving/SavingNote';
 import { BudgetField } from './BudgetField';
 import { OutgoingCalls } from './OutgoingCalls';
+import { OwnVoices } from './OwnVoices';
 import { RateCards } from './RateCards';
 import { ReportField } from './ReportField';
 import { useSettingsDraft } from './useSettingsDraft';
@@ -77,6 +78,9 @@ function Fields({ kept }: { readonly kept: Kept }) {
         />
         <Password />
         <Field label="E-mails come from" value={row.mailFrom} onChange={(mailFrom) => set({ mailFrom })} />
+      </Section>
+      <Section title="Voices of your own">
+        <OwnVoices />
       </Section>
       <Section title="Calls to outside numbers">
         <OutgoingCalls limits={row.outgoing} onChange={(outgoing) => set({ outgoing })} />

@@ -71,7 +71,8 @@ export function NewSession({ recordables }: { readonly recordables: readonly Rec
   );
 }
 
-const isMissing = ({ use, kind }: Recordable): boolean => use === null && kind !== 'phrase' && kind !== 'name';
+const isMissing = ({ use, kind, isSpecial }: Recordable): boolean =>
+  use === null && !isSpecial && kind !== 'phrase' && kind !== 'name';
 
 /** "Welcome and After hours", "Welcome, After hours and 3 others". */
 function nameOf(texts: readonly Recordable[]): string {
@@ -90,9 +91,11 @@ interface GroupProps {
 }
 
 function GroupOfTexts({ group, texts, chosen, onSet }: GroupProps) {
-  const places = texts.map(({ place }) => place);
+  // What is better recorded otherwise is chosen by itself only.
+  const usual = texts.filter(({ isSpecial }) => !isSpecial);
+  const places = usual.map(({ place }) => place);
   const count = places.filter((place) => chosen.has(place)).length;
-  const isAll = count === places.length;
+  const isAll = count === places.length && count > 0;
   return (
     <Box role="group" aria-label={group} mt="4">
       <Flex as="label" gap="2" align="baseline" cursor="pointer">
@@ -108,7 +111,7 @@ function GroupOfTexts({ group, texts, chosen, onSet }: GroupProps) {
           All of {group}
         </Heading>
       </Flex>
-      {texts.map(({ place, name, text, use }) => (
+      {texts.map(({ place, name, text, kind, isSpecial, use }) => (
         <Flex
           as="label"
           key={place}
@@ -128,6 +131,8 @@ function GroupOfTexts({ group, texts, chosen, onSet }: GroupProps) {
           <Box flex="1" minW="0">
             <Text fontSize="13px" color="quiet">
               {name}
+              {kind === 'clip' && ' · the voice says what changes'}
+              {kind !== 'clip' && isSpecial && ' · changes by the day: better recorded in its parts'}
               {use && ' · recorded'}
             </Text>
             <Text fontFamily="spoken" fontSize="15px" lineHeight="1.45">

@@ -55,11 +55,13 @@ export function Session({ session, recordables }: Props) {
         <Box mt="3" p="4" bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md">
           <Text fontSize="13px" color="quiet" mb="1">
             {now.name}
+            {now.within && `. Read it as a part of “${now.within}”; the voice says the rest.`}
           </Text>
           <Recorder
             key={now.place}
             text={now.text}
             language={now.language}
+            around={now.around()}
             onKeep={(file) => void keep(now, file)}
             onClose={() => setCurrent(null)}
           />
