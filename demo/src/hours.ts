@@ -1,8 +1,10 @@
 import {
   closedAllDay,
+  datedWeekId,
   seasonId,
   specialDateId,
   weekdays,
+  type DatedWeek,
   type PeriodId,
   type Season,
   type SpecialDate,
@@ -19,6 +21,17 @@ export function summerOf(open: PeriodId): Season {
     to: { month: 9, day: 15 },
     week: weekdays.slice(0, 6).map((day) => ({ periodId: open, day, startMin: 420, endMin: day === 6 ? 900 : 1050 })),
   };
+}
+
+/** Once the last boats are in, the shed keeps fewer hours. */
+export function shedFrom(open: PeriodId, from: string): DatedWeek {
+  const week = [2, 6].map((day) => ({
+    periodId: open,
+    day: day as 2 | 6,
+    startMin: 600,
+    endMin: day === 6 ? 720 : 840,
+  }));
+  return { id: datedWeekId.create('shed'), name: 'Deep winter', from, week };
 }
 
 const yearly = (month: number, day: number, days = 1): When => ({ type: 'yearly', month, day, days });

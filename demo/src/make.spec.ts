@@ -64,6 +64,14 @@ describe('the boatyard', () => {
     }
   });
 
+  it('has other hours ahead for the shed, and recordings that wait to be made', async () => {
+    const shed = script.lines.find(({ name }) => name === 'Storage shed');
+    expect(shed?.hours.datedWeeks).toMatchObject([{ name: 'Deep winter' }]);
+    const [session] = await ask<{ name: string; places: string[] }[]>('GET', '/api/recording-sessions');
+    expect(session).toMatchObject({ name: 'After hours' });
+    expect(session?.places).toHaveLength(5);
+  });
+
   it('has its groups, its spring queue and the codes of its boxes', () => {
     const orders = Object.fromEntries(script.groups.map(({ name, order, members }) => [name, [order, members.length]]));
     expect(orders).toEqual({

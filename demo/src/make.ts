@@ -1,7 +1,17 @@
 import { joinPcm, phoneRateHz, writeWav } from '@locutor/core/audio';
 import { outcomeOf, spokenFacts, type CallScript } from '@locutor/core/call';
 import type { Box, CallerList, Contact, Group, Person, Queue, Tell } from '@locutor/core/directory';
-import { instantOf, periodId, wallTime, weekdays, type Hours, type TimeZone, type WeekSpan } from '@locutor/core/hours';
+import {
+  instantOf,
+  periodId,
+  showDate,
+  wallTime,
+  weekdayOf,
+  weekdays,
+  type Hours,
+  type TimeZone,
+  type WeekSpan,
+} from '@locutor/core/hours';
 import type { Attendant, Greeting, Line } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { startServer } from '@locutor/server/app';
@@ -12,12 +22,12 @@ import { asker, type Ask } from './api';
 import { answeredByOf, makeCalls } from './calls';
 import { bodyOf, boxCodes, groups, launchLine } from './groups';
 import { boxNames, callerLists, contacts, emailOf, mobiles, staff, type BoxName, type StaffName } from './people';
-import { specialDates, summerOf } from './hours';
+import { shedFrom, specialDates, summerOf } from './hours';
 import { recordSheets } from './recordings';
 import { earlierAttendant, putOnAir, rehearse, saveDraft } from './airing';
 import { budget, ratesOf } from './rates';
 import { soundOf } from './sounds';
-import { boatyardAttendant, shedAttendant, type Cast } from './script';
+import { boatyardAttendant, sheets, shedAttendant, type Cast } from './script';
 
 const zone: TimeZone = 'America/New_York';
 
@@ -139,6 +149,7 @@ async function fill(ask: Ask, url: string): Promise<void> {
   await putOnAir(ask, line, revision, 'Tamsin Okafor', 'French welcome, and where we are');
   await addShed(ask, cast, line);
   await rehearse(ask, line);
+  await beginSession(ask, line);
   await setCost(ask, cast);
   await speakAhead(ask, line.id);
   for (const message of messages) await leaveMessage(ask, url, cast, message);
@@ -250,6 +261,19 @@ function tellOf(name: BoxName, people: readonly Person[]): readonly Tell[] {
   return [{ personId: named(people, who).id, by: name === 'Yard' ? 'emailWithAudio' : 'email' }];
 }
 
+/** The Monday so many weeks ahead, as in ISO 8601. */
+function inWeeks(weeks: number): string {
+  const today = wallTime(zone, Date.now()).day;
+  return showDate(today - (weekdayOf(today) - 1) + 7 * weeks);
+}
+
+/** The texts of the closed menu, to be recorded one after the other. */
+async function beginSession(ask: Ask, line: Line): Promise<void> {
+  const parts = ['openingWords', 'option 1', 'option 2', 'option 3', 'closingWords'];
+  const places = parts.map((part) => `${line.id} ${sheets.afterHours} ${part}`);
+  await ask('POST', '/api/recording-sessions', { name: 'After hours', places });
+}
+
 /** The second line, on which other hours hold. */
 async function addShed(ask: Ask, cast: Cast, main: Line): Promise<void> {
   const shed = await ask<Line>('POST', '/api/lines', {
@@ -262,7 +286,7 @@ async function addShed(ask: Ask, cast: Cast, main: Line): Promise<void> {
   const { periods, revision } = await ask<Hours & { revision: number }>('GET', path);
   const open = named(periods, 'Open').id;
   const week = [2, 4, 6].map((day) => ({ periodId: open, day, startMin: 540, endMin: day === 6 ? 720 : 960 }));
-  await ask('PUT', path, { revision, periods, week });
+  await ask('PUT', path, { revision, periods, week, datedWeeks: [shedFrom(open, inWeeks(3))] });
   const attendant = shedAttendant(cast, open, main.id);
   const saved = await saveDraft(ask, shed, 1, attendant);
   await putOnAir(ask, shed, saved, 'Lucienne Abara', 'The shed answers by itself');

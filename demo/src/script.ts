@@ -32,7 +32,7 @@ export interface Cast {
   readonly dock: HoursId;
 }
 
-const sheets = {
+export const sheets = {
   welcome: sheetId.create('welcome'),
   repairs: sheetId.create('repairs'),
   launch: sheetId.create('launch'),

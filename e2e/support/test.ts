@@ -83,6 +83,18 @@ export async function startLine(page: Page, server: TestServer): Promise<void> {
   );
 }
 
+/** Goes to another screen as a link does: the application stays as it is. Its first page is asked of the server. */
+export async function go(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    if (new URL(to, location.href).pathname !== location.pathname) {
+      document.querySelector('#work > *')?.setAttribute('data-before', '');
+    }
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+  await expect(page.locator('#work > [data-before]')).toHaveCount(0);
+}
+
 /** Waits until the line bar says that everything is saved. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('banner').getByRole('status')).toHaveText('Saved');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { APIRequestContext, Page } from '@playwright/test';
-import { callAt, expect, saved, test } from '../support/test';
+import { callAt, expect, go, saved, test } from '../support/test';
 
 const welcome = (page: Page) => page.getByRole('textbox', { name: 'Opening words' });
 
@@ -50,7 +50,7 @@ test('a change is compared, rehearsed, planned, put on air with its stages, call
   const rehearsals = page.getByRole('region', { name: 'Rehearsals' });
   await expect(rehearsals).toContainText('no longer hold');
   await expect(rehearsals.getByText('The caller presses 1, which has no use here').first()).toBeVisible();
-  await page.goto(`${server.url}/rehearsals`);
+  await go(page, '/rehearsals');
   await expect(page.getByRole('region', { name: 'Broken' })).toContainText('(it does not)');
   for (const name of ['Open, 1', 'Lunch, 1']) {
     for (;;) {
@@ -63,7 +63,7 @@ test('a change is compared, rehearsed, planned, put on air with its stages, call
   }
   await expect(page.getByRole('status').filter({ hasText: 'go as they should' })).toBeVisible();
 
-  await page.goto(`${server.url}/on-air`);
+  await go(page, '/on-air');
   await page.getByLabel('At the quietest hour soon').check();
   await page.getByLabel('A note for the history').fill('No key for moorings in winter');
   await page.getByLabel('By', { exact: true }).fill('Tamsin Okafor');
@@ -120,7 +120,7 @@ test('a call on the handset is kept as a rehearsal; one is written by hand', asy
   await page.getByRole('button', { name: 'Keep as a rehearsal …' }).click();
   await page.getByLabel('Name of the rehearsal').fill('Accounts in the morning');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await page.goto(`${server.url}/rehearsals`);
+  await go(page, '/rehearsals');
   const kept = page.getByRole('listitem', { name: 'Accounts in the morning' });
   await expect(kept).toContainText('and presses 5; Hana Zielinska answers');
   await expect(kept).toContainText('reaches Hana Zielinska, ends in a talk');

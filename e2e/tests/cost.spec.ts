@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '../support/test';
+import { expect, go, test } from '../support/test';
 
 test('a price that is changed in Settings changes what calls cost, and Today says when the budget will not do', async ({
   page,
@@ -99,7 +99,7 @@ test('a report is looked at before it is mailed, and a page of Traffic is printe
   await expect(report.getByText(/^\w+ \d{4} cost \$\d/)).toBeVisible();
   await page.keyboard.press('Escape');
 
-  await page.goto(`${server.url}/traffic/came?span=last12Months`);
+  await go(page, '/traffic/came?span=last12Months');
   await page.evaluate(() => {
     window.print = () => document.body.setAttribute('data-printed', 'yes');
   });

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { deskOf } from '../support/phones';
-import { expect, saved, test } from '../support/test';
+import { expect, go, saved, test } from '../support/test';
 
 async function dial(page: Page, digits: string): Promise<void> {
   await page.getByLabel('Extension, box or code to dial').fill(digits);
@@ -156,7 +156,7 @@ test('the docked desk phone picks a waiting call; a mail server is set up', asyn
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Server' })).toHaveValue('mail.larkspurcove.example');
   await expect(page.getByLabel('Password')).toHaveValue('');
-  await page.goto(`${server.url}/traffic/calls`);
+  await go(page, '/traffic/calls');
   await expect(page.getByText('Calls are kept for 90 days.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Desk phones' }).click();
@@ -195,7 +195,7 @@ test('a colleague sets their own working hours, once the manager lets them', asy
   await monday.press('Enter');
   await expect(monday).toHaveValue('8:00–12:00, 13:00–17:00');
   await expect(desk.getByText('Monday is changed.')).toBeVisible();
-  await page.goto(`${server.url}/directory/people`);
+  await go(page, '/directory/people');
   await page
     .getByRole('button', { name: /Noor Haldane/ })
     .first()

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, saved, test } from '../support/test';
+import { expect, go, saved, test } from '../support/test';
 
 const rows = [
   'Name\tExtension\tE-mail\tMobile',
@@ -61,7 +61,7 @@ test('people go out as a spreadsheet and as cards, and come back in; an old card
   const csv = await saveAs('Spreadsheet (CSV)');
   const cards = await saveAs('Contact cards (vCard)');
   expect(readFileSync(csv, 'utf8')).toContain('Mateo O’Dowd,209,mateo@larkspurcove.example,+1 207 555 0169,');
-  await page.goto(`${server.url}/directory/take-in`);
+  await go(page, '/directory/take-in');
   const choose = (files: Parameters<ReturnType<typeof page.locator>['setInputFiles']>[0]) =>
     page.getByLabel('A file of people').setInputFiles(files);
   for (const file of [csv, cards]) {
@@ -108,9 +108,9 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
   await expect(dialog).toContainText('Stays as it is');
   await dialog.getByRole('button', { name: 'Replace', exact: true }).click();
   await expect(page.getByText('Hana Zielinska was replaced, and can be deleted once')).toBeVisible();
-  await page.goto(`${server.url}/script`);
+  await go(page, '/script');
   await expect(page.getByLabel('Who is rung by key 5, step 1').locator('option:checked')).toHaveText('Mateo O’Dowd');
-  await page.goto(`${server.url}/on-air`);
+  await go(page, '/on-air');
   // The rehearsals in which Hana answered no longer hold: that is meant.
   await expect(page.getByText(/of 24 no longer hold/)).toBeVisible();
   const unanswered = page.getByRole('button', { name: 'It is meant so …' });
@@ -123,7 +123,7 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
   }
   await page.getByRole('button', { name: 'Put on air now' }).click();
   await expect(page.getByText('Nothing: the draft is what is on air, version 3.')).toBeVisible();
-  await page.goto(`${server.url}/directory/people`);
+  await go(page, '/directory/people');
   await page.getByRole('button', { name: 'Delete Hana Zielinska' }).click();
   await expect(page.getByLabel('Name of Hana Zielinska')).toBeHidden();
   await page.getByRole('button', { name: 'Delete Bram Lindqvist' }).click();
@@ -135,7 +135,7 @@ test('a colleague who leaves is replaced everywhere in one step', async ({ page,
   const notice = page.locator('[data-scope=toast][data-part=root]', { hasText: 'was taken out and deleted' });
   await notice.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Name of Bram Lindqvist')).toBeVisible();
-  await page.goto(`${server.url}/directory/groups`);
+  await go(page, '/directory/groups');
   await page
     .getByRole('link', { name: /Yard/ })
     .or(page.getByRole('button', { name: /^Yard/ }))
@@ -166,7 +166,7 @@ test('contacts and lists of callers are kept; what is no number is named and not
   await page.getByRole('button', { name: 'Add contact' }).click();
   await expect(page.getByLabel('Name of Us')).toBeVisible();
 
-  await page.goto(`${server.url}/directory/callers`);
+  await go(page, '/directory/callers');
   const numbers = page.getByLabel('Numbers in Slip holders, one a line');
   await numbers.fill('+1 207 555 0171\n+1 207 555 018*\nmy neighbour');
   await expect(page.getByText('Not a number, and not taken: “my neighbour”')).toBeVisible();
@@ -192,12 +192,12 @@ test('the operator of a line is named in Lines, and a name that is taken is refu
   await expect(page.getByRole('listitem', { name: 'Storage shed' })).toContainText(
     'There is a line called “Larkspur Cove Boatyard” already.',
   );
-  await page.goto(`${server.url}/directory/people`);
+  await go(page, '/directory/people');
   await page.getByRole('button', { name: 'Delete Noor Haldane' }).click();
   const dialog = page.getByRole('dialog', { name: 'Noor Haldane is still used' });
   await expect(dialog).toContainText('the operator of the line Larkspur Cove Boatyard');
   await dialog.getByRole('button', { name: 'Cancel' }).click();
-  await page.goto(`${server.url}/script`);
+  await go(page, '/script');
   const sheet = page.getByRole('textbox', { name: 'Name of the menu' });
   await sheet.fill('after hours');
   await expect(page.getByText('“After hours” is the name of another one.')).toBeVisible();
@@ -222,7 +222,7 @@ test('a second line has its own script; people keep hours of their own', async (
   await page.getByRole('menuitem', { name: /^Storage shed/ }).click();
   await expect(page.getByRole('banner')).toContainText('Storage shed');
 
-  await page.goto(`${server.url}/hours`);
+  await go(page, '/hours');
   await page.getByRole('button', { name: 'Other hours, for people' }).click();
   await page.getByLabel('Name of these hours').fill('Summer staff');
   await page.getByLabel('Name of these hours').blur();
@@ -260,7 +260,7 @@ test('a group rings whoever is on call: the turns are seen, swapped for some day
   ]);
   const calendar = readFileSync(await download.path(), 'utf8');
   expect(calendar).toContain(`SUMMARY:On call: ${third}\r\nDESCRIPTION:Instead of ${second}`);
-  await page.goto(`${server.url}/today`);
+  await go(page, '/today');
   const today = page.getByRole('list', { name: 'On call' });
   await expect(today).toContainText(`On call: ${first} until`);
   await expect(today).toContainText(`then ${third}.`);

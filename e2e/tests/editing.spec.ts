@@ -1,4 +1,4 @@
-import { callAt, expect, heard, saved, test } from '../support/test';
+import { callAt, expect, go, heard, saved, test } from '../support/test';
 
 test('a key is added, moved, described and removed again in the script', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
@@ -176,11 +176,11 @@ test('a greeting is typed, given a voice, heard, and used by a box', async ({ pa
   expect((await audio).status()).toBe(200);
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
 
-  await page.goto(`${server.url}/directory/boxes`);
+  await go(page, '/directory/boxes');
   const kept = page.waitForResponse((response) => response.request().method() === 'PATCH');
   await page.getByLabel('Greeting of the box Yard').selectOption('Yard box');
   expect((await kept).status()).toBe(200);
-  await page.goto(`${server.url}/greetings`);
+  await go(page, '/greetings');
   await page.getByRole('link', { name: /Yard box/ }).click();
   await expect(page.getByText('Used in the box Yard.')).toBeVisible();
   await page.getByRole('button', { name: /^Delete Yard box/ }).click();

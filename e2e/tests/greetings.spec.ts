@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readWav } from '@locutor/core/audio';
 import type { Page } from '@playwright/test';
-import { callAt, expect, heard, saved, spokenFor, test } from '../support/test';
+import { callAt, expect, go, heard, saved, spokenFor, test } from '../support/test';
 import { deskOf } from '../support/phones';
 import { root } from '../support/places';
 
@@ -345,4 +345,30 @@ test('any words that callers hear can be recorded, and are heard wherever they a
   });
   await page.getByRole('button', { name: 'Let the voice speak' }).click();
   await expect(page.getByText('The voice speaks for now; the recording waits.')).toBeVisible();
+});
+
+test('of words with hours in them only what stays is recorded, and the voice says the hours in between', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/greetings/sessions`);
+  const afterHours = page.getByRole('group', { name: 'After hours' });
+  await afterHours.getByLabel('All of After hours').check();
+  await expect(afterHours.getByLabel('changes by the day: better recorded in its parts')).not.toBeChecked();
+  await expect(afterHours.getByLabel('opening words, part 3 of 3')).toBeChecked();
+  await go(page, '/greetings');
+  await page
+    .getByRole('row', { name: /^After hours/ })
+    .getByRole('link')
+    .first()
+    .click();
+  await page.getByLabel('Which part is recorded').selectOption('the opening words');
+  await page.getByRole('link', { name: 'Record “We open”' }).click();
+  await expect(page.getByText(/Read it as a part of/)).toContainText('The office is closed now. We open');
+  const tone = { name: 'tone.mp3', mimeType: 'audio/mpeg', buffer: readFileSync(join(sounds, 'tone.mp3')) };
+  await page.locator('input[type=file]').setInputFiles([tone]);
+  await expect(page.getByText('Callers hear this recording.')).toBeVisible();
+  await callAt(page, '2026-11-24T20:00');
+  await expect(heard(page).getByText('We open', { exact: true })).toBeVisible();
+  await expect(heard(page).getByText('tomorrow at seven thirty a.m.', { exact: true })).toBeVisible();
 });

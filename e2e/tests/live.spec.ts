@@ -1,6 +1,6 @@
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test';
 import { deskOf } from '../support/phones';
-import { expect, spokenFor, test } from '../support/test';
+import { expect, go, spokenFor, test } from '../support/test';
 
 /** Lets the line believe that it is Monday morning. */
 async function openTheLine(request: APIRequestContext, url: string): Promise<void> {
@@ -75,7 +75,7 @@ test('three callers in three windows share one colleague, in turn; one leaves; t
   await expect(third.getByText('You are talking to Priya Castellanos.')).toBeVisible();
   await third.getByRole('button', { name: 'Hang up' }).click();
 
-  await page.goto(`${server.url}/traffic/calls`);
+  await go(page, '/traffic/calls');
   await page.getByLabel('Search calls').fill('207 555 0152');
   await expect(page.getByRole('table', { name: 'Calls' }).getByRole('row')).toHaveCount(2);
   await expect(page.getByText('Answered by Priya Castellanos')).toBeVisible();
@@ -136,7 +136,7 @@ test.describe('a server that is stopped', () => {
     const left = page.getByRole('listitem', { name: 'Message from +1 207 555 0153' });
     await expect(left).toContainText('for Accounts');
     await expect(left).toContainText(/0:0[234]/);
-    await page.goto(`${server.url}/traffic/calls`);
+    await go(page, '/traffic/calls');
     await expect(page.getByRole('row').filter({ hasText: '+1 207 555 0153' })).toContainText('Left a message');
   });
 });
@@ -161,7 +161,7 @@ test('a group is made, ordered and rung from a key; a wrong one is refused in wo
   await expect(page.getByText('Extension 212 is Noor Haldane’s already.')).toBeVisible();
   await page.getByLabel('Extension of Sail loft').fill('330');
   await expect(page.getByText('Saved', { exact: true }).first()).toBeVisible();
-  await page.goto(`${server.url}/script`);
+  await go(page, '/script');
   await page.getByLabel('What key 5, step 1 does').selectOption('ringGroup');
   await page.getByLabel('Which group is rung by key 5, step 1').selectOption('Sail loft');
   await page.getByLabel('Or any moment, by the line’s clock').fill('2026-11-23T10:00');

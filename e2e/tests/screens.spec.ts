@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { callAt, expect, test } from '../support/test';
+import { callAt, expect, go, test } from '../support/test';
 
 const screens = {
   'where the attendant is written': [
@@ -54,9 +54,11 @@ const axeOf = (page: Page): AxeBuilder =>
 
 for (const [name, paths] of Object.entries(screens)) {
   test(`axe finds nothing ${name}, in light and in dark`, async ({ page, server }) => {
+    await page.goto(server.url);
     for (const path of paths) {
       await page.emulateMedia({ colorScheme: 'light' });
-      await page.goto(server.url + path);
+      await go(page, path);
+      await expect(page).toHaveURL(server.url + path);
       await expect(
         page
           .getByRole('main')

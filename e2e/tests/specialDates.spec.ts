@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { APIRequestContext, Page } from '@playwright/test';
-import { callAt, expect, heard, saved, startLine, test } from '../support/test';
+import { callAt, expect, go, heard, saved, startLine, test } from '../support/test';
 
 const dates = (page: Page) => page.getByRole('region', { name: 'Special dates' });
 const form = (page: Page) => page.getByRole('form', { name: 'New special date' });
@@ -16,7 +16,7 @@ test.describe('a new business', () => {
 
   test('picks the public holidays it keeps, and takes them back in one step', async ({ page, server }) => {
     await startLine(page, server);
-    await page.goto(`${server.url}/hours`);
+    await go(page, '/hours');
     await expect(dates(page)).toContainText('Nothing is entered for the next three months.');
     await dates(page).getByRole('button', { name: 'Pick public holidays' }).click();
     const picker = page.getByRole('region', { name: 'Public holidays' });

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '../support/test';
+import { expect, go, test } from '../support/test';
 
 test('Traffic tells when people call, and leads from an hour of the week to its calls', async ({ page, server }) => {
   await page.goto(`${server.url}/traffic`);
@@ -51,7 +51,7 @@ test('two dates that are picked stand in the address, and a span without calls s
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/from=2031-03-01&to=2031-03-08/);
-  await page.goto(`${server.url}/traffic?from=nonsense&to=2031-02-01&span=never`);
+  await go(page, '/traffic?from=nonsense&to=2031-02-01&span=never');
   await expect(page.getByLabel('Which days')).toHaveValue('last30Days');
 });
 
@@ -132,7 +132,7 @@ test('Traffic tells who answers, and what it came to beside another span', async
   await expect(page.getByRole('list', { name: 'What changed' }).getByRole('listitem')).toHaveCount(3);
   await expect(page.getByRole('table', { name: 'Calls by outcome' })).toContainText('Share before');
   // Before the log begins there is nothing to compare with.
-  await page.goto(`${server.url}/traffic/came?from=2020-01-01&to=2020-01-31&compare=year`);
+  await go(page, '/traffic/came?from=2020-01-01&to=2020-01-31&compare=year');
   await expect(page.getByText('Nobody called then: there is nothing to compare with.')).toBeVisible();
 });
 
@@ -209,7 +209,7 @@ test('calls stand beside the keys of the script once that is wanted, and make th
   await expect(page.getByText(/^\d+ · \d+%$/).first()).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^\d+ · \d+%$/).first()).toBeVisible();
-  await page.goto(`${server.url}/time-map`);
+  await go(page, '/time-map');
   const byCalls = page.getByRole('button', { name: 'Show calls' });
   await byCalls.click();
   await expect(byCalls).toHaveAttribute('aria-pressed', 'true');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { callAt, expect, saved, test } from '../support/test';
+import { callAt, expect, go, saved, test } from '../support/test';
 
 const welcome = (page: Page) => page.getByRole('textbox', { name: 'Opening words' });
 const version = (page: Page, number: number) => page.getByRole('listitem', { name: `Version ${number}`, exact: true });
@@ -9,7 +9,7 @@ test('an earlier version is put back on air, and callers hear it; the draft stay
   await page.goto(`${server.url}/script`);
   await welcome(page).fill('Thank you for calling Larkspur Cove Boatyard. The crane is being mended.');
   await saved(page);
-  await page.goto(`${server.url}/versions`);
+  await go(page, '/versions');
   await expect(version(page, 2)).toContainText('on air since');
   await version(page, 1).getByRole('link', { name: 'Put back on air' }).click();
   // What changes for callers, the proof and the rehearsals come first.
@@ -25,7 +25,7 @@ test('an earlier version is put back on air, and callers hear it; the draft stay
   await expect(version(page, 1)).toContainText('“The old welcome again”');
   await expect(version(page, 2).getByRole('link', { name: 'Put back on air' })).toBeVisible();
 
-  await page.goto(`${server.url}/script`);
+  await go(page, '/script');
   await expect(welcome(page)).toContainText('The crane is being mended.');
   await page.getByLabel('What to call').selectOption('what is on air');
   await callAt(page, '2026-11-23T10:00');
@@ -61,7 +61,7 @@ test('of two who put on air, the later is told whose is there, and looks again',
   await page.goto(`${server.url}/script`);
   await welcome(page).fill('Thank you for calling Larkspur Cove Boatyard. Ask about winter storage.');
   await saved(page);
-  await page.goto(`${server.url}/on-air`);
+  await go(page, '/on-air');
   const other = await context.newPage();
   // A window that has not heard yet of what the other one does.
   await other.routeWebSocket('**/api/live/changes', () => undefined);
@@ -104,7 +104,7 @@ test('a time that is cleared, or over, is asked for again and nothing is lost', 
   await page.goto(`${server.url}/script`);
   await welcome(page).fill('Thank you for calling Larkspur Cove Boatyard. Ask about winter storage.');
   await saved(page);
-  await page.goto(`${server.url}/on-air`);
+  await go(page, '/on-air');
   await page.getByLabel('A note for the history').fill('Winter storage');
   await page.getByLabel('At a time').check();
   const when = page.getByLabel('When it goes on air, by the line’s clock');

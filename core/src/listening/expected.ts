@@ -1,9 +1,13 @@
-import { readPieces, writePiece, type Key, type TakeSays } from '../line';
+import { readPieces, shippedVoiceOf, writePiece, type TakeSays } from '../line';
+import { phrasesOf } from '../speech';
+
+/** Recordings are listened to in English only. */
+const english = phrasesOf(shippedVoiceOf('en'));
 
 /** What a recording is expected to say, a sentence after the other, live parts as they were when it was made. */
 export function expectedSentences({ words, options, live }: TakeSays): readonly string[] {
   const saidOf = new Map(live.map(({ part, said }) => [writePiece({ type: 'live', part }), said]));
-  const read = options.map(({ key, label }) => optionSentence(key, label));
+  const read = options.map(({ key, label }) => english.option(label, key));
   const pieces = words === '' ? [{ type: 'live', part: { type: 'options' } } as const] : readPieces(words);
   const text = pieces.map((piece) => {
     if (piece.type === 'text') return piece.text;
@@ -12,13 +16,6 @@ export function expectedSentences({ words, options, live }: TakeSays): readonly 
   });
   return sentencesIn(text.join(''));
 }
-
-/** A label may say how it begins by itself: "to leave a message". */
-function optionSentence(key: Key, label: string): string {
-  return `${/^(?:for|to)\s/i.test(label) ? '' : 'For '}${label}, press ${keyNames[key] ?? key}.`;
-}
-
-const keyNames: Partial<Record<Key, string>> = { '*': 'star', '#': 'pound' };
 
 function sentencesIn(text: string): readonly string[] {
   return text

@@ -17,7 +17,7 @@ describe('what a recording is expected to say', () => {
     expect(expectedSentences(menu)).toEqual([
       'Thank you for calling Larkspur Cove.',
       'For moorings, press 1.',
-      'to hear this again, press star.',
+      'To hear this again, press star.',
       'Goodbye.',
     ]);
   });

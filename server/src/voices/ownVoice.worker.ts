@@ -49,7 +49,9 @@ function written(folder: string, program: string, args: readonly string[], text:
       child.kill('SIGKILL');
       reject(new Error(says));
     };
-    child.on('error', ({ message }) => fail(`Its program cannot be started: ${message}.`));
+    child.on('error', ({ code, message }: NodeJS.ErrnoException) =>
+      fail(code === 'ENOENT' ? `Its program ${program} is not there.` : `Its program cannot be started: ${message}.`),
+    );
     child.stdout.on('data', (piece: Buffer) => {
       bytes += piece.length;
       if (bytes > limits.mostBytes) fail('It wrote more sound than a sentence can have.');

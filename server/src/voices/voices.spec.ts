@@ -81,7 +81,7 @@ describe('voices of the business’s own', () => {
   it.each([
     ['own-en-broken', 'ended with 3. It said: no model'],
     ['own-en-mute', 'no WAV file'],
-    ['own-en-lost', 'cannot be started'],
+    ['own-en-lost', 'Its program ./nowhere is not there'],
     ['own-en-gone', 'no voice.json'],
   ])('%s, which cannot speak, is told with why when it is tried', async (voice, why) => {
     const { status, body } = await tryVoice(voice);

@@ -114,21 +114,18 @@ export function useRecordables(): readonly Recordable[] {
         kind: kindOf(at),
       }));
     const whole = [...ofSheets, ...ofGreetings, ...ofTexts];
-    const ofClips = whole.flatMap(({ says, voice, language, text, group, name, to, isSpecial }) =>
-      clipsOf(says.words, language).map((clip, index, clips): Recordable => ({
+    const clipsIn = ({ says, voice, language, text, group, name, to, isSpecial }: Recordable): readonly Recordable[] =>
+      clipsOf(says.words, language).map((clip, index, clips) => ({
         ...ofText(clip, voice),
         ...{ kind: 'clip', group, to, within: text, isSpecial: !isSpecial },
         name: clips.length > 1 ? `${name}, part ${index + 1} of ${clips.length}` : `${name}, what stays the same`,
         around: () => aroundClip(says.words, clip, voice, facts),
-      })),
-    );
-    const byPlace = new Map([...whole, ...ofClips].reverse().map((each) => [each.place, each]));
-    const groupsInOrder = [...new Set(whole.map(({ group }) => group))];
-    return groupsInOrder.flatMap((group) =>
-      [...whole, ...ofClips].filter(
-        (each) => each.group === group && each.text.trim() !== '' && byPlace.get(each.place) === each,
-      ),
-    );
+      }));
+    const inOrder = whole.flatMap((each) => [each, ...clipsIn(each)]).filter(({ text }) => text.trim() !== '');
+    // Texts of one sheet stand together, whatever they are.
+    const byPlace = new Map(inOrder.toReversed().map((each) => [each.place, each]));
+    const once = inOrder.filter((each) => byPlace.get(each.place) === each);
+    return [...Map.groupBy(once, ({ group }) => group).values()].flat();
   }, [
     attendant,
     names,
