@@ -43,7 +43,10 @@ async function closeHandset(page) {
 }
 
 async function call(page) {
-  await page.getByLabel('Or any moment, by the line’s clock').fill('2026-11-23T10:00');
+  const moment = page.getByRole('group', { name: 'Or any moment, by the line’s clock' });
+  await moment.getByLabel(/: date$/).fill('2026-11-23');
+  await moment.getByLabel(/: time$/).fill('10:00');
+  await moment.getByLabel(/: time$/).blur();
   await page.getByRole('button', { name: 'Call', exact: true }).click();
   await page.waitForTimeout(5500);
 }

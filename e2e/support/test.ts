@@ -109,9 +109,18 @@ export async function spokenFor(page: Page, seconds: number): Promise<void> {
   await expect.poll(length, { intervals: [100] }).toBeGreaterThanOrEqual(seconds);
 }
 
+/** Types a moment, such as `2026-11-23T10:00`, into the field of that name, as its user writes days and times. */
+export async function setMoment(page: Page, label: string, moment: string): Promise<void> {
+  const [day = '', time = ''] = moment.split('T');
+  const field = page.getByRole('group', { name: label });
+  await field.getByLabel(/: date$/).fill(day);
+  await field.getByLabel(/: time$/).fill(time);
+  await field.getByLabel(/: time$/).blur();
+}
+
 /** Calls on the handset at a moment by the line's clock, such as `2026-11-23T10:00`. */
 export async function callAt(page: Page, moment: string): Promise<void> {
-  await page.getByLabel('Or any moment, by the line’s clock').fill(moment);
+  await setMoment(page, 'Or any moment, by the line’s clock', moment);
   await page.getByRole('button', { name: 'Call', exact: true }).click();
 }
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { APIRequestContext, Page } from '@playwright/test';
-import { callAt, expect, go, saved, test } from '../support/test';
+import { callAt, expect, go, saved, setMoment, test } from '../support/test';
 
 const welcome = (page: Page) => page.getByRole('textbox', { name: 'Opening words' });
 
@@ -127,7 +127,7 @@ test('a call on the handset is kept as a rehearsal; one is written by hand', asy
 
   await page.getByRole('button', { name: 'Write one' }).click();
   await page.getByLabel('Name of the rehearsal').fill('Nobody by night');
-  await page.getByLabel('When, by the line’s clock').fill('2026-11-23T23:00');
+  await setMoment(page, 'When, by the line’s clock', '2026-11-23T23:00');
   await page.getByRole('button', { name: 'Leave out this act' }).click();
   await page.getByLabel('What must happen').selectOption('hears');
   await page.getByLabel('Words that are heard').fill('the office is open');

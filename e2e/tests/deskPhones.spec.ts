@@ -195,7 +195,7 @@ test('a colleague sets their own working hours, once the manager lets them', asy
   await monday.press('Enter');
   await expect(monday).toHaveValue('8:00–12:00, 13:00–17:00');
   await expect(desk.getByText('Monday is changed.')).toBeVisible();
-  await go(page, '/directory/people');
+  await page.goto(`${server.url}/directory/people`);
   await page
     .getByRole('button', { name: /Noor Haldane/ })
     .first()

@@ -222,7 +222,7 @@ test('a second line has its own script; people keep hours of their own', async (
   await page.getByRole('menuitem', { name: /^Storage shed/ }).click();
   await expect(page.getByRole('banner')).toContainText('Storage shed');
 
-  await go(page, '/hours');
+  await page.goto(`${server.url}/hours`);
   await page.getByRole('button', { name: 'Other hours, for people' }).click();
   await page.getByLabel('Name of these hours').fill('Summer staff');
   await page.getByLabel('Name of these hours').blur();

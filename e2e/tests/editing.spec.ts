@@ -1,4 +1,4 @@
-import { callAt, expect, go, heard, saved, test } from '../support/test';
+import { callAt, expect, go, heard, saved, setMoment, test } from '../support/test';
 
 test('a key is added, moved, described and removed again in the script', async ({ page, server }) => {
   await page.goto(`${server.url}/script`);
@@ -84,7 +84,7 @@ test('the draft goes on air, differs when changed, and the earlier version is pu
 
   // The handset hears the difference between the two.
   await page.getByLabel('What to call').selectOption('onAir');
-  await page.getByLabel('Or any moment, by the line’s clock').fill('2026-11-23T10:00');
+  await setMoment(page, 'Or any moment, by the line’s clock', '2026-11-23T10:00');
   await page.getByRole('button', { name: 'Call', exact: true }).click();
   await expect(heard(page)).toContainText('Thank you for calling Larkspur Cove Boatyard.');
 });
@@ -231,7 +231,7 @@ test('a message is deleted with a way back', async ({ page, server }) => {
 
 test('a rung person answers, and hangs up', async ({ page, server }) => {
   await page.goto(`${server.url}/today`);
-  await page.getByLabel('Or any moment, by the line’s clock').fill('2026-11-23T10:00');
+  await setMoment(page, 'Or any moment, by the line’s clock', '2026-11-23T10:00');
   await page.getByRole('button', { name: 'Call', exact: true }).click();
   await page.getByRole('button', { name: 'Press 5' }).click();
   await expect(page.getByText('Hana Zielinska is ringing')).toBeVisible();
@@ -242,5 +242,7 @@ test('a rung person answers, and hangs up', async ({ page, server }) => {
   await page.getByRole('button', { name: 'Call again' }).click();
   await expect(page.getByRole('button', { name: 'Call', exact: true })).toBeVisible();
   // The moment that was pretended is still there.
-  await expect(page.getByLabel('Or any moment, by the line’s clock')).toHaveValue('2026-11-23T10:00');
+  const moment = page.getByRole('group', { name: 'Or any moment, by the line’s clock' });
+  await expect(moment.getByLabel(/: date$/)).toHaveValue('11/23/2026');
+  await expect(moment.getByLabel(/: time$/)).toHaveValue('10:00 AM');
 });

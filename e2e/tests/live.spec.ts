@@ -1,6 +1,6 @@
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test';
 import { deskOf } from '../support/phones';
-import { expect, go, spokenFor, test } from '../support/test';
+import { expect, go, setMoment, spokenFor, test } from '../support/test';
 
 /** Lets the line believe that it is Monday morning. */
 async function openTheLine(request: APIRequestContext, url: string): Promise<void> {
@@ -164,7 +164,7 @@ test('a group is made, ordered and rung from a key; a wrong one is refused in wo
   await go(page, '/script');
   await page.getByLabel('What key 5, step 1 does').selectOption('ringGroup');
   await page.getByLabel('Which group is rung by key 5, step 1').selectOption('Sail loft');
-  await page.getByLabel('Or any moment, by the line’s clock').fill('2026-11-23T10:00');
+  await setMoment(page, 'Or any moment, by the line’s clock', '2026-11-23T10:00');
   await page.getByRole('button', { name: 'Call', exact: true }).click();
   await page.getByRole('button', { name: 'Press 5' }).click();
   await expect(page.getByText('Ingrid Vasquez-Thorne is ringing')).toBeVisible();

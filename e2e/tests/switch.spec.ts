@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { callAt, expect, heard, test } from '../support/test';
+import { callAt, expect, heard, setMoment, test } from '../support/test';
 
 const panel = (page: Page) => page.getByRole('group', { name: 'The switch' });
 const form = (page: Page) => page.getByRole('form', { name: 'The switch' });
@@ -56,7 +56,7 @@ test('another menu answers until a time, and an end that is over is refused in w
   await panel(page).getByRole('button', { name: 'Another menu now' }).click();
   await form(page).getByLabel('What answers').selectOption('Launch day');
   await form(page).getByLabel('Until another time').check();
-  await form(page).getByLabel('Until when, by the line’s clock').fill('2026-01-05T09:00');
+  await setMoment(page, 'Until when, by the line’s clock', '2026-01-05T09:00');
   await form(page)
     .getByRole('button', { name: /^Let Launch day answer until/ })
     .click();

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '../support/test';
+import { expect, setMoment, test } from '../support/test';
 
 test('the time map shows a way for each key, at a moment, and leads to where it is written', async ({
   page,
@@ -7,11 +7,11 @@ test('the time map shows a way for each key, at a moment, and leads to where it 
 }) => {
   await page.goto(`${server.url}/time-map`);
   const map = page.getByRole('application', { name: /^Time map/ });
-  await page.getByLabel('Date and time of the call').fill('2026-11-23T10:00');
+  await setMoment(page, 'Date and time of the call', '2026-11-23T10:00');
   await expect(map).toContainText('1 moorings and dock space');
-  await page.getByLabel('Date and time of the call').fill('2026-11-22T03:00');
+  await setMoment(page, 'Date and time of the call', '2026-11-22T03:00');
   await expect(map).toContainText('1 a boat taking on water');
-  await page.getByLabel('Date and time of the call').fill('2026-11-23T10:00');
+  await setMoment(page, 'Date and time of the call', '2026-11-23T10:00');
   await expect(page.getByText(/^At best it rings somebody after 0:00/)).toBeVisible();
   await map.focus();
   await page.keyboard.press('ArrowDown');
@@ -30,7 +30,7 @@ test('the time map is saved as a drawing and as a picture, and printed on sheets
   server,
 }) => {
   await page.goto(`${server.url}/time-map`);
-  await page.getByLabel('Date and time of the call').fill('2026-11-23T10:00');
+  await setMoment(page, 'Date and time of the call', '2026-11-23T10:00');
   await expect(page.getByRole('application', { name: /^Time map/ })).toContainText('1 moorings and dock space');
   const save = async (name: string) => {
     await page.getByRole('button', { name: 'Save or print' }).click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { callAt, expect, go, saved, test } from '../support/test';
+import { callAt, expect, go, saved, setMoment, test } from '../support/test';
 
 const welcome = (page: Page) => page.getByRole('textbox', { name: 'Opening words' });
 const version = (page: Page, number: number) => page.getByRole('listitem', { name: `Version ${number}`, exact: true });
@@ -107,10 +107,10 @@ test('a time that is cleared, or over, is asked for again and nothing is lost', 
   await go(page, '/on-air');
   await page.getByLabel('A note for the history').fill('Winter storage');
   await page.getByLabel('At a time').check();
-  const when = page.getByLabel('When it goes on air, by the line’s clock');
-  await when.fill('');
+  const when = 'When it goes on air, by the line’s clock';
+  await setMoment(page, when, 'T');
   await expect(page.getByRole('button', { name: 'Plan it' })).toBeDisabled();
-  await when.fill('2020-01-01T10:00');
+  await setMoment(page, when, '2020-01-01T10:00');
   await page.getByRole('button', { name: 'Plan it' }).click();
   await expect(page.getByText('That time is over. Choose a later one, or put it on air now.')).toBeVisible();
   await expect(page.getByLabel('A note for the history')).toHaveValue('Winter storage');
@@ -124,9 +124,9 @@ test('a rehearsal that is not whole yet says what it lacks', async ({ page, serv
   await expect(form).toContainText('Give it a name.');
   await page.getByLabel('Name of the rehearsal').fill('At noon');
   await expect(keep).toBeEnabled();
-  await page.getByLabel('When, by the line’s clock').fill('');
+  await setMoment(page, 'When, by the line’s clock', 'T');
   await expect(form).toContainText('Say when the call is.');
-  await page.getByLabel('When, by the line’s clock').fill('2026-11-23T12:00');
+  await setMoment(page, 'When, by the line’s clock', '2026-11-23T12:00');
   await page.getByLabel('What must happen').selectOption('hears');
   await page.getByLabel('Words that are heard').fill('');
   await expect(form).toContainText('Some part of a sentence is empty');

@@ -1,5 +1,5 @@
 import type { ClosedReason, Membership } from '../directory';
-import { dayPlan, wallTime } from '../hours';
+import { dayPlan, wallTime, type Hours, type SpecialDate, type TimeZone } from '../hours';
 import type { Slot } from '../line';
 import type { Source } from '../speech';
 import { stepsAt } from './ready';
@@ -9,7 +9,13 @@ import { wordsItems } from './words';
 
 /** Why a group or queue that is outside its hours is: the special date that a day of them is, or the week. */
 export function closedReason(run: Run, membership: Pick<Membership, 'hoursId'>): ClosedReason {
-  return specialToday(run, membership) ? 'special' : 'closed';
+  const { hoursId } = membership;
+  return closedReasonOf(hoursId ? run.ready.hours.get(hoursId) : undefined, lineOf(run).script.timeZone, run.atMs);
+}
+
+/** Why it is closed outside these hours, at a moment in ms since 1970. */
+export function closedReasonOf(hours: Hours | undefined, zone: TimeZone, atMs: number): ClosedReason {
+  return specialOf(hours, zone, atMs) ? 'special' : 'closed';
 }
 
 /**
@@ -40,14 +46,13 @@ const closedOnSpecial: readonly ClosedReason[] = ['special', 'closed'];
 function closedWords(run: Run, membership: Membership): string {
   // What a version kept of the directory before there were such words has none.
   const { closedWords: usual = '', specialWords = '', hoursId } = membership;
-  const special = specialToday(run, membership);
+  const { timeZone } = lineOf(run).script;
+  const special = specialOf(hoursId ? run.ready.hours.get(hoursId) : undefined, timeZone, run.atMs);
   if (!special) return usual;
   const own = hoursId === lineOf(run).script.hours.id ? '' : special.words;
   return own || specialWords || usual;
 }
 
-function specialToday(run: Run, { hoursId }: Pick<Membership, 'hoursId'>) {
-  const hours = hoursId ? run.ready.hours.get(hoursId) : undefined;
-  if (!hours) return null;
-  return dayPlan(hours, wallTime(lineOf(run).script.timeZone, run.atMs).day).special;
+function specialOf(hours: Hours | undefined, zone: TimeZone, atMs: number): SpecialDate | null {
+  return hours ? dayPlan(hours, wallTime(zone, atMs).day).special : null;
 }

@@ -1,4 +1,5 @@
 export { wordsFirst } from './wordsFirst';
+export { closedReasonOf } from './closed';
 export { clipIn, recordingsOf } from './textRecordings';
 export { spokenFacts, withoutSwitch, type CallScript, type LineScript } from './script';
 export type {

@@ -1,7 +1,11 @@
-import { pathGraph, slotKey, type Attendant, type Key, type SheetId, type SpokenPlace } from '../line';
+import { closedReasonOf } from '../call';
+import type { GroupId, Membership, QueueId } from '../directory';
+import { isWorkingAt } from '../hours';
+import { pathGraph, slotKey, type Attendant, type Key, type SheetId, type SpokenPlace, type Step } from '../line';
 import type { Explored, ExploredMenu, Leg, Reach } from '../paths';
 import { callsOf, choiceIn, choicesIn, type Calls } from './calls';
 import { remember, rememberBy } from './remember';
+import { zoneOf } from './facts';
 import type { ProofSubject } from './rule';
 
 /** In what situation something is heard, and what comes then of whoever presses nothing. */
@@ -20,12 +24,12 @@ export interface Hearing {
 /** Everything in which a text can be heard; none where no call comes to it. */
 export function hearingsOf(subject: ProofSubject, place: SpokenPlace): readonly Hearing[] {
   const { attendant } = pathGraph(subject.attendant);
-  return indexOf(callsOf(subject), attendant, subject.queues).get(keyOf(place)) ?? none;
+  return indexOf(callsOf(subject), attendant).get(keyOf(place)) ?? none;
 }
 
 const none: readonly Hearing[] = [];
 
-const indexOf = remember((calls: Calls, attendant: Attendant, queues: ProofSubject['queues']) => {
+const indexOf = remember((calls: Calls, attendant: Attendant) => {
   const index = new Map<string, Hearing[]>();
   const add = (place: SpokenPlace, hearing: Hearing): void => {
     const key = keyOf(place);
@@ -34,27 +38,31 @@ const indexOf = remember((calls: Calls, attendant: Attendant, queues: ProofSubje
     else index.set(key, [hearing]);
   };
   const keysOf = keysBySheet(attendant);
-  const groups: readonly (readonly [Reach, Pick<Hearing, 'open' | 'closed'>])[] = [
+  const groups: readonly (readonly [Reach, number, Pick<Hearing, 'open' | 'closed'>])[] = [
     ...calls.answered.map(
-      ({ reach, open, closed }) => [reach, { open: open.length > 0, closed: closed.length > 0 }] as const,
+      ({ reach, moments, open, closed }) =>
+        [reach, moments[0] ?? calls.openMs, { open: open.length > 0, closed: closed.length > 0 }] as const,
     ),
-    ...[...calls.listed, ...calls.others].map((reach) => [reach, { open: false, closed: false }] as const),
+    ...[...calls.listed, ...calls.others].map(
+      (reach) => [reach, calls.openMs, { open: false, closed: false }] as const,
+    ),
   ];
-  for (const [reach, when] of groups) {
+  for (const [reach, atMs, when] of groups) {
+    const closedAt = (step: Step): SpokenPlace | undefined => closedPlace(calls.parts, step, atMs);
     for (const menu of reach.menus.values()) {
       const silence = choiceIn(menu, 'silence');
       const nothing = silence ? chainFrom(reach, silence) : [];
       const rings = nothing.some((leg) => leg.rings);
       add(menuPlace(menu.sheetId), { keys: keysOf(menu.sheetId), nothing, rings, ...when });
     }
-    for (const choice of choicesIn(reach)) addLeg(add, reach, choice, keysOf, when);
+    for (const choice of choicesIn(reach)) addLeg(add, reach, choice, keysOf, closedAt, when);
     const [first] = reach.begins;
     if (!first) continue;
     const nothing = chainFrom(reach, first);
     const keys = nextKeys(reach, first, keysOf);
     add(beforeAll, { keys, nothing, rings: nothing.some((leg) => leg.rings), ...when });
   }
-  for (const { id, exitKey } of queues) {
+  for (const { id, exitKey } of calls.parts.queues) {
     const keys: ReadonlySet<Key> = new Set(exitKey ? [exitKey] : []);
     // Whoever waits is waiting for somebody: that is what a queue is.
     add({ type: 'queueEntry', queueId: id }, { keys, nothing: [], rings: true, open: false, closed: false });
@@ -70,6 +78,7 @@ function addLeg(
   reach: Reach,
   choice: Explored,
   keysOf: (sheetId: SheetId) => ReadonlySet<Key>,
+  closedAt: (step: Step) => SpokenPlace | undefined,
   when: Pick<Hearing, 'open' | 'closed'>,
 ): void {
   const { leg } = choice;
@@ -81,9 +90,11 @@ function addLeg(
     add(at, { keys: isEnd ? new Set([...keys, '#', '*']) : keys, nothing: later, rings: rings || ringsLater, ...when });
   };
   for (const sheetId of leg.sheets) place({ type: 'words', sheetId, part: 'words' }, leg.rings);
-  leg.steps.forEach(({ slot, stepIndex }, at) => {
-    const rings = leg.steps.slice(at).some(({ step }) => ringing.has(step.type));
-    place({ type: 'step', slot, stepIndex }, rings);
+  leg.steps.forEach(({ slot, stepIndex, step }, at) => {
+    const ringsFrom = (from: number): boolean => leg.steps.slice(from).some((each) => ringing.has(each.step.type));
+    place({ type: 'step', slot, stepIndex }, ringsFrom(at));
+    const closed = closedAt(step);
+    if (closed) place(closed, ringsFrom(at + 1));
   });
   if (leg.end.type === 'message') place({ type: 'box', boxId: leg.end.boxId }, false);
 }
@@ -92,6 +103,30 @@ const ringing: ReadonlySet<string> = new Set([
   ...['ring', 'ringOperator', 'ringGroup', 'ringOutside', 'waitInQueue', 'handOver', 'toLine'],
   ...['searchByName', 'askExtension'],
 ]);
+
+/** Where a group or queue that a step leads to says that it is closed, at a moment at which it is. */
+function closedPlace(
+  { groups, queues, allHours, line }: Calls['parts'],
+  step: Step,
+  atMs: number,
+): SpokenPlace | undefined {
+  const id =
+    step.type === 'ringGroup'
+      ? step.groupId
+      : step.type === 'waitInQueue'
+        ? step.queueId
+        : step.type === 'ringOperator'
+          ? line.operatorId
+          : null;
+  const found: (Membership & { readonly id: GroupId | QueueId }) | undefined = [...groups, ...queues].find(
+    (each) => each.id === id,
+  );
+  const hours = found?.hoursId ? allHours.find((each) => each.id === found.hoursId) : undefined;
+  const zone = zoneOf(line);
+  if (!found || !hours || isWorkingAt(hours, zone, atMs)) return undefined;
+  const isSpecial = closedReasonOf(hours, zone, atMs) === 'special' && found.specialWords !== '';
+  return { type: 'closed', of: found.id, reason: isSpecial ? 'special' : 'closed' };
+}
 
 /** The keys of the menu that follows, where nobody is rung in between. */
 function nextKeys(

@@ -1,5 +1,5 @@
 import { countryOf, exampleNumber } from '@locutor/core/directory';
-import { Box, Button, Flex, Heading, IconButton, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, IconButton, Text } from '@chakra-ui/react';
 import type { Tell } from '@locutor/core/directory';
 import { isKey } from '@locutor/core/line';
 import { Phone, PhoneOff, X } from 'lucide-react';
@@ -25,6 +25,7 @@ import { nothingKept, useCallScript } from './useCallScript';
 import { KeepCall } from './KeepCall';
 import { Keypad } from './Keypad';
 import { useKeyDown } from '../parts/useKeyDown';
+import { MomentField } from '../parts/MomentField';
 
 type Which = 'draft' | 'onAir' | 'version';
 
@@ -160,17 +161,13 @@ function Dialling({ onDial }: { readonly onDial: (driver: CallDriver) => void })
           </Button>
         ))}
       </Flex>
-      <Text asChild mt="3" fontSize="12px" color="quiet" display="block">
-        <label htmlFor="moment">Or any moment, by the line’s clock</label>
+      <Text mt="3" mb="1" fontSize="12px" color="quiet" aria-hidden>
+        Or any moment, by the line’s clock
       </Text>
-      <Input
-        id="moment"
-        type="datetime-local"
-        size="sm"
-        bg="sheet"
-        fontFamily="mono"
+      <MomentField
+        label="Or any moment, by the line’s clock"
         value={reading ?? ''}
-        onChange={(event) => setReading(event.currentTarget.value || null)}
+        onChange={(value) => setReading(value || null)}
       />
       <CallerField value={callerNumber} onChange={setCallerNumber} />
       <Button mt="5" w="100%" colorPalette="petrol" disabled={callScript.isLoading} onClick={dial}>

@@ -1,10 +1,11 @@
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { wordsOf } from '../api/client';
 import { useLines } from '../api/resources';
 import { showWhen } from '../parts/time';
 import { useNow } from '../parts/useNow';
 import { useLineClock } from './useLineClock';
+import { MomentField } from '../parts/MomentField';
 
 /** Which moment the live line believes it is: the real one, or a pretended one to try other hours. */
 export function LineClock() {
@@ -29,19 +30,11 @@ export function LineClock() {
           ? `The line believes it is ${showWhen(clock.nowMs, zone, now)}.`
           : 'The line keeps the real time.'}
       </Text>
-      <Text asChild mt="2" fontSize="12px" color="quiet" display="block">
-        <label htmlFor="clock">Let it believe it is</label>
+      <Text mt="2" mb="1" fontSize="12px" color="quiet" aria-hidden>
+        Let it believe it is
       </Text>
-      <Flex gap="1.5">
-        <Input
-          id="clock"
-          type="datetime-local"
-          size="sm"
-          bg="sheet"
-          fontFamily="mono"
-          value={reading}
-          onChange={(event) => setReading(event.currentTarget.value)}
-        />
+      <Flex gap="1.5" align="flex-start">
+        <MomentField label="Let it believe it is" value={reading} onChange={setReading} />
         <Button size="sm" variant="outline" bg="sheet" disabled={reading === ''} onClick={() => void set(reading)}>
           Set
         </Button>

@@ -12,12 +12,14 @@ interface Props {
   readonly onChange: (value: string) => void;
   /** It may be emptied. One that may not stays as it was. */
   readonly canBeNone?: boolean;
+  /** What stands in it while there is none. */
+  readonly none?: string;
   /** Whether the day is said in words beside it; yes unless words are near anyway. */
   readonly inWords?: boolean;
 }
 
 /** A day, typed in the user's own format or picked from a calendar. */
-export function DateField({ label, value, onChange, canBeNone = false, inWords = true }: Props) {
+export function DateField({ label, value, onChange, canBeNone = false, none = 'always', inWords = true }: Props) {
   const day = readDate(value);
   /** What is being typed; null while nothing is. */
   const [typed, setTyped] = useState<string | null>(null);
@@ -60,7 +62,7 @@ export function DateField({ label, value, onChange, canBeNone = false, inWords =
             h="28px"
             pe="7"
             bg="paper"
-            placeholder={canBeNone ? 'always' : undefined}
+            placeholder={canBeNone ? none : undefined}
             value={typed ?? (day === undefined ? '' : showTyped(day))}
             onChange={({ currentTarget }) => {
               setTyped(currentTarget.value);

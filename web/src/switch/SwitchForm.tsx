@@ -1,4 +1,4 @@
-import { Box, Button, chakra, Flex, Input, Text, Textarea } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Text, Textarea } from '@chakra-ui/react';
 import { clockReading, instantOf, isWorkingAt, switchLimits, usualEnds, type SwitchTo } from '@locutor/core/hours';
 import { sentencesOf } from '@locutor/core/speech';
 import type { Attendant } from '@locutor/core/line';
@@ -14,6 +14,7 @@ import { endWords, switchVerb, switchedTo } from './switchWords';
 import { rememberWho, whoIsIt } from '../parts/who';
 import { WhoField } from '../parts/WhoField';
 import { useSwitchDoors, type KeptSwitch } from './useSwitch';
+import { MomentField } from '../parts/MomentField';
 
 interface Props {
   readonly attendant: Attendant;
@@ -91,15 +92,7 @@ export function SwitchForm({ attendant, now, to: first, from, onClose }: Props) 
             ))}
             <EndChoice says="Until another time" isChosen={end === 'another'} onChoose={() => setEnd('another')}>
               {end === 'another' && (
-                <Input
-                  type="datetime-local"
-                  size="sm"
-                  w="210px"
-                  bg="paper"
-                  aria-label="Until when, by the line’s clock"
-                  value={reading}
-                  onChange={(event) => setReading(event.currentTarget.value)}
-                />
+                <MomentField label="Until when, by the line’s clock" value={reading} onChange={setReading} />
               )}
             </EndChoice>
           </fieldset>

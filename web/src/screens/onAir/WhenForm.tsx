@@ -1,4 +1,4 @@
-import { Box, Button, chakra, Flex, Input, Text, Textarea } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Text, Textarea } from '@chakra-ui/react';
 import { clockReading, instantOf } from '@locutor/core/hours';
 import type { QuietHour } from '@locutor/core/traffic';
 import { useState, type FormEvent, type ReactNode } from 'react';
@@ -10,6 +10,7 @@ import { useNow } from '../../parts/useNow';
 import { whoIsIt } from '../../parts/who';
 import { WhoField } from '../../parts/WhoField';
 import { useAiring, type Airing } from './useAiring';
+import { MomentField } from '../../parts/MomentField';
 
 type When = 'now' | 'quiet' | 'quietOpen' | 'time';
 
@@ -81,15 +82,7 @@ export function WhenForm({ stops, isSame, version }: Props) {
         )}
         <Choice says="At a time" isOn={when === 'time'} onChoose={() => setWhen('time')}>
           {when === 'time' && (
-            <Input
-              type="datetime-local"
-              size="sm"
-              w="210px"
-              bg="sheet"
-              aria-label="When it goes on air, by the line’s clock"
-              value={reading}
-              onChange={(event) => setReading(event.currentTarget.value)}
-            />
+            <MomentField label="When it goes on air, by the line’s clock" value={reading} onChange={setReading} />
           )}
         </Choice>
       </Flex>

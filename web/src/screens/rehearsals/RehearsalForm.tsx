@@ -26,6 +26,7 @@ import { SmallButton } from '../../parts/SmallButton';
 import { asChoices } from '../../path/asChoices';
 import { sheetChoicesOf } from '../../path/sheetChoices';
 import type { RehearsalContent } from './useRehearsalDoors';
+import { MomentField } from '../../parts/MomentField';
 
 interface Props {
   readonly from: RehearsalContent | null;
@@ -97,16 +98,11 @@ export function RehearsalForm({ from, onKeep, onClose }: Props) {
         />
         <Sentence title="The call">
           On{' '}
-          <Input
-            type="datetime-local"
-            size="xs"
-            w="190px"
-            bg="paper"
-            fontFamily="mono"
-            aria-label="When, by the line’s clock"
+          <MomentField
+            label="When, by the line’s clock"
             value={scene.reading}
-            onChange={(event) => change({ reading: event.currentTarget.value })}
-          />
+            onChange={(reading) => change({ reading })}
+          />{' '}
           somebody calls from{' '}
           <InlineWords
             label="Number of the caller; empty for one who hides it"

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Input, Menu, Portal, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Menu, Portal, Text } from '@chakra-ui/react';
 import { findWays, layOut, summaryOf, wayShares, type Row, type Way } from '@locutor/core/paths';
 import { expectedMs, type Sentence } from '@locutor/core/speech';
 import { ChartBar, Download, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
@@ -20,6 +20,7 @@ import { drawingHeight, labelPx, MapDrawing, MapLabels, rowPx, rowTitle } from '
 import { PrintSheets, type Paper } from './PrintSheets';
 import { savePng, saveSvg } from './saveMap';
 import { lengthKey, useLengths } from './useLengths';
+import { MomentField } from '../../parts/MomentField';
 
 const zooms = [1, 2, 3, 4, 6, 8, 12, 16, 24, 32, 48];
 
@@ -142,15 +143,10 @@ function useMoment() {
         ]}
         onChange={(value) => value !== 'other' && setReading(value === 'now' ? null : value)}
       />
-      <Input
-        type="datetime-local"
-        size="xs"
-        w="190px"
-        bg="sheet"
-        fontFamily="mono"
-        aria-label="Date and time of the call, by the line’s clock"
+      <MomentField
+        label="Date and time of the call, by the line’s clock"
         value={reading ?? ''}
-        onChange={(event) => setReading(event.currentTarget.value || null)}
+        onChange={(value) => setReading(value || null)}
       />
     </>
   );
