@@ -87,6 +87,7 @@ async function measure(name, isNarrow) {
         const wav = await recorded(voice, said, at + kind + index, isNarrow);
         const { type } = await listen(wav, expected, isNarrow);
         found[kind === 0 ? 'right' : 'wrong'][type] += 1;
+        if (kind > 0 && type === 'right') console.log(`  Missed, in the voice ${voice}: ${said}`);
         count += 1;
       }
     }

@@ -15,7 +15,7 @@ export interface VoicesFound {
   readonly troubles: readonly { readonly folder: string; readonly says: string }[];
 }
 
-export const voicesPath = '/api/voices';
+const voicesPath = '/api/voices';
 
 /** The voices of the business's own; undefined until they are known. */
 export function useOwnVoices(): VoicesFound | undefined {
