@@ -146,7 +146,7 @@ export class AiringService {
     const broken = await this.check.broken(lineId, script);
     await this.check.mustPass({ findings, broken });
     const greetings = version ? version.greetings : greetingsOf(script, attendant);
-    const takes = version ? version.takes : takesOf(script, attendant, greetings);
+    const takes = usedTakes(version ? version.takes : script.takes, attendant, greetings);
     await this.mustDiffer(line, attendant, greetings, takes);
     stages?.tell?.('speaking');
     await this.speakAhead(script, stages?.signal);
@@ -166,7 +166,7 @@ export class AiringService {
       lineId,
       attendant: attendant as never,
       greetings: [...greetings],
-      takes: [...takes],
+      takes: [...takes, ...textTakes(script)],
       directory: directoryOf(script, names),
       draftRevision: candidate.draftRevision,
       ...aired,
@@ -206,7 +206,12 @@ export class AiringService {
     const onAir = await this.versions.get(id, onAirVersionId);
     const [now, then] = [
       { attendant, greetings, takes },
-      { attendant: onAir.attendant, greetings: onAir.greetings, takes: onAir.takes },
+      {
+        attendant: onAir.attendant,
+        greetings: onAir.greetings,
+        // Those of single texts are in step with the directory, which is the same on air.
+        takes: usedTakes(onAir.takes, onAir.attendant, onAir.greetings),
+      },
     ];
     if (!isSame(now, then)) return;
     const who = onAir.airings[0]?.by;
@@ -276,15 +281,32 @@ function greetingsOf(script: CallScript, attendant: Attendant): readonly Greetin
   return [...found.values()];
 }
 
-function takesOf(script: CallScript, attendant: Attendant, greetings: readonly Greeting[]): readonly RecordedTake[] {
-  const used = new Set([...takesUsed(attendant), ...greetings.flatMap(({ take }) => (take ? [take.takeId] : []))]);
-  const newest = new Map(script.takes.filter(({ id }) => used.has(id)).map((take) => [take.id, take]));
-  return [...newest.values()];
+/** Those of the recordings that an attendant and its greetings are heard from. */
+function usedTakes(
+  takes: readonly RecordedTake[],
+  attendant: Attendant,
+  greetings: readonly Greeting[],
+): readonly RecordedTake[] {
+  return takesWith(takes, [...takesUsed(attendant), ...greetings.flatMap(({ take }) => (take ? [take.takeId] : []))]);
+}
+
+/** Those that single texts are heard from. */
+function textTakes({ takes, recordings = [] }: CallScript): readonly RecordedTake[] {
+  return takesWith(
+    takes,
+    recordings.map(({ take }) => take.takeId),
+  );
+}
+
+function takesWith(takes: readonly RecordedTake[], ids: readonly RecordedTake['id'][]): readonly RecordedTake[] {
+  const used = new Set(ids);
+  return [...new Map(takes.filter(({ id }) => used.has(id)).map((take) => [take.id, take])).values()];
 }
 
 function directoryOf(script: CallScript, names: KeptDirectory['names']): KeptDirectory {
-  const { people, groups, queues, boxes, contacts, callerLists, hours, holdMusic } = script;
+  const { people, groups, queues, boxes, contacts, callerLists, hours, holdMusic, recordings = [] } = script;
   const line = script.lines.find(({ id }) => id === script.lineId);
   if (!line) throw new Error('The script has no such line');
-  return { people, groups, queues, boxes, contacts, callerLists, hours, holdMusic, names, lineHours: line.hours };
+  const rows = { people, groups, queues, boxes, contacts, callerLists, hours, holdMusic, recordings };
+  return { ...rows, names, lineHours: line.hours };
 }

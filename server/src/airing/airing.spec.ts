@@ -1,7 +1,9 @@
 import { strFromU8, unzipSync } from 'fflate';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
+import { writeWav } from '@locutor/core/audio';
 import type { HandsetHears } from '@locutor/core/exchange';
+import { placeOfText } from '@locutor/core/line';
 import { airDraft } from '../testing/airDraft';
 import { LiveClient } from '../testing/liveClient';
 import { boatyardFacts, testServer, type Answer, type TestServer } from '../testing/testServer';
@@ -238,6 +240,28 @@ describe('a version', () => {
     const { body: whole } = await ask('get', `/versions/${version.id}`);
     expect(whole.directory.names[noor.id]).toBe('Noor Haldane');
     expect(whole.directory.people).toHaveLength(2);
+  });
+
+  it('is looked at with the recordings of texts that there were, which stay', async () => {
+    const record = async (): Promise<string> => {
+      const samples = Float32Array.from({ length: 16_000 }, (_, index) => Math.sin(index / 8) / 3);
+      const { body } = await request(server.app.getHttpServer())
+        .post('/api/takes')
+        .set('Host', '127.0.0.1')
+        .field({ place: placeOfText('en', 'Goodbye.'), source: 'microphone' })
+        .attach('audio', Buffer.from(writeWav({ samples, rateHz: 16_000 })), 'bye.wav');
+      const take = { takeId: (body as { id: string }).id, byVoice: false };
+      await server.ask('put', '/api/recordings', { language: 'en', words: 'Goodbye.', take });
+      return take.takeId;
+    };
+    const first = await record();
+    const { body: version } = await ask('post', '/versions', { draftRevision: 1, by: 'Tamsin' });
+    await record();
+    const { body: whole } = await ask('get', `/versions/${version.id}`);
+    expect(whole.directory.recordings).toMatchObject([{ words: 'Goodbye.', take: { takeId: first } }]);
+    expect(whole.takes.map(({ id }: { id: string }) => id)).toEqual([first]);
+    const again = await ask('post', '/versions', { draftRevision: 1, by: 'Odile' });
+    expect(again.body.detail).toBe('This is on air already, as version 1, put there by Tamsin.');
   });
 
   it('is exported as a zip of JSON and its schema', async () => {

@@ -7,7 +7,7 @@ export class SetRecordingDto {
   @ChoiceField({ of: Object.keys(languages), says: 'The language must be one that menus can be in.' })
   language: Language;
 
-  @TextField({ name: 'The words', lines: true, most: longestWords })
+  @TextField({ name: 'The text', lines: true, most: longestWords })
   words: string;
 
   /** Null lets the voice say it again. */

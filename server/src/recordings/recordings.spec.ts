@@ -50,7 +50,7 @@ describe('recordings of any text', () => {
 
   it.each([
     [{ language: 'xx', words, take: null }, 'The language must be one'],
-    [{ language: 'en', words: '', take: null }, 'The words is missing.'],
+    [{ language: 'en', words: '', take: null }, 'The text is missing.'],
     [{ language: 'en', words, take: { takeId: 'take:gone', byVoice: false } }, 'That recording'],
     [{ language: 'en', words, take: { takeId: 'x', byVoice: false } }, 'That is not the id of a recording.'],
     [{ language: 'en', words, take: null, live: '[{}]' }, ''],

@@ -1,5 +1,5 @@
 import type { CallScript } from '@locutor/core/call';
-import type { Names } from '@locutor/core/line';
+import type { Names, TextRecording } from '@locutor/core/line';
 
 /** What a version referred to, as it was when it went on air: it can be looked at and called as it was. */
 export interface KeptDirectory extends Pick<
@@ -10,4 +10,6 @@ export interface KeptDirectory extends Pick<
   readonly names: Names;
   /** The hours of the line. */
   readonly lineHours: CallScript['hours'][number];
+  /** The recordings of texts; left out by versions of earlier releases. */
+  readonly recordings?: readonly TextRecording[];
 }

@@ -92,6 +92,8 @@ export interface WholeVersion extends Version {
       > & {
         readonly names: Names;
         readonly lineHours: Hours;
+        /** The recordings of texts; left out by versions of earlier releases. */
+        readonly recordings?: readonly TextRecording[];
       })
     | null;
 }

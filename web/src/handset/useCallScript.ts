@@ -88,6 +88,8 @@ function directoryOf({
   callerLists,
   hours,
   holdMusic,
+  recordings,
 }: NonNullable<WholeVersion['directory']>): Partial<CallScript> {
-  return { people, groups, queues, boxes, contacts, callerLists, hours, holdMusic };
+  const rows = { people, groups, queues, boxes, contacts, callerLists, hours, holdMusic };
+  return { ...rows, ...(recordings && { recordings }) };
 }

@@ -51,7 +51,7 @@ export interface Recordable extends NamedPlace {
   /** All that is said there, where this is a part of it that stays the same. */
   readonly within?: string;
   /** Whether it is better recorded otherwise: all of words that change by the day, or parts of words that hardly do. */
-  readonly isSpecial: boolean;
+  readonly isSecondChoice: boolean;
   /** What callers hear right before and after it. */
   readonly around: () => Around;
   readonly says: TakeSays;
@@ -77,7 +77,7 @@ export function useRecordables(): readonly Recordable[] {
         ...{ group: sheet.name, name: `${sheet.name}, ${label.replace(/^the /, '')}`, to: `/script/${sheet.id}` },
         text: textOfPart(sheet, part, attendant.voice, facts),
         says: saysOfSheet(sheet, part, attendant.voice, facts),
-        isSpecial: changesByTheDay(wordsOfPart(sheet, part)),
+        isSecondChoice: changesByTheDay(wordsOfPart(sheet, part)),
         around: () => aroundPart(sheet, part, sheetSentences(sheet, attendant.voice, facts)),
         use: takeUseOf(sheet, part),
         setUse: async (take) => edit({ type: 'setTake', sheetId: sheet.id, part, take }),
@@ -114,10 +114,19 @@ export function useRecordables(): readonly Recordable[] {
         kind: kindOf(at),
       }));
     const whole = [...ofSheets, ...ofGreetings, ...ofTexts];
-    const clipsIn = ({ says, voice, language, text, group, name, to, isSpecial }: Recordable): readonly Recordable[] =>
+    const clipsIn = ({
+      says,
+      voice,
+      language,
+      text,
+      group,
+      name,
+      to,
+      isSecondChoice,
+    }: Recordable): readonly Recordable[] =>
       clipsOf(says.words, language).map((clip, index, clips) => ({
         ...ofText(clip, voice),
-        ...{ kind: 'clip', group, to, within: text, isSpecial: !isSpecial },
+        ...{ kind: 'clip', group, to, within: text, isSecondChoice: !isSecondChoice },
         name: clips.length > 1 ? `${name}, part ${index + 1} of ${clips.length}` : `${name}, what stays the same`,
         around: () => aroundClip(says.words, clip, voice, facts),
       }));
@@ -158,11 +167,11 @@ function wordsOf(
   words: string,
   voice: VoiceId,
   facts: SpokenFacts,
-): Pick<Recordable, 'text' | 'says' | 'isSpecial' | 'around'> {
+): Pick<Recordable, 'text' | 'says' | 'isSecondChoice' | 'around'> {
   const text = plainSentences(words, voice, facts).map((sentence) => sentence.text);
   return {
     ...{ text: text.join(' '), says: saysOfWords(words, voice, facts) },
-    ...{ isSpecial: changesByTheDay(words), around: () => alone },
+    ...{ isSecondChoice: changesByTheDay(words), around: () => alone },
   };
 }
 

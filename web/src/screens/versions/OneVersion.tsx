@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import type { CallScript } from '@locutor/core/call';
-import { describeSlot, pathSentence, pathsOf, type RecordedTake } from '@locutor/core/line';
+import { clipIn, recordingsOf, type CallScript } from '@locutor/core/call';
+import { describeSlot, pathSentence, pathsOf, type Language, type RecordedTake } from '@locutor/core/line';
 import { sheetSentences } from '@locutor/core/speech';
 import { Phone } from 'lucide-react';
 import { Link, useParams } from 'react-router';
@@ -26,6 +26,8 @@ export default function OneVersion() {
   if (!version) return null;
   const { attendant, directory, takes, number } = version;
   const names = { ...namesNow, ...directory?.names };
+  const takeOf = (id: RecordedTake['id']): RecordedTake | undefined => takes.find((take) => take.id === id);
+  const ofTexts = directory?.recordings && recordingsOf(directory.recordings);
   const then = directory
     ? {
         ...facts,
@@ -33,9 +35,12 @@ export default function OneVersion() {
         hours: directory.lineHours,
         hoursOf: (id: CallScript['hours'][number]['id']) => directory.hours.find((each) => each.id === id),
         personOf: (id: CallScript['people'][number]['id']) => directory.people.find((person) => person.id === id),
-        takeOf: (id: RecordedTake['id']) => takes.find((take) => take.id === id),
+        takeOf,
+        ...(ofTexts && {
+          clipOf: (language: Language, words: string) => clipIn(ofTexts, takeOf, language, words),
+        }),
       }
-    : { ...facts, takeOf: (id: RecordedTake['id']) => takes.find((take) => take.id === id) };
+    : { ...facts, takeOf };
   const rules = pathsOf(attendant).filter(({ slot }) =>
     ['period', 'callers', 'special', 'otherwise'].includes(slot.type),
   );

@@ -71,8 +71,8 @@ export function NewSession({ recordables }: { readonly recordables: readonly Rec
   );
 }
 
-const isMissing = ({ use, kind, isSpecial }: Recordable): boolean =>
-  use === null && !isSpecial && kind !== 'phrase' && kind !== 'name';
+const isMissing = ({ use, kind, isSecondChoice }: Recordable): boolean =>
+  use === null && !isSecondChoice && kind !== 'phrase' && kind !== 'name';
 
 /** "Welcome and After hours", "Welcome, After hours and 3 others". */
 function nameOf(texts: readonly Recordable[]): string {
@@ -92,7 +92,7 @@ interface GroupProps {
 
 function GroupOfTexts({ group, texts, chosen, onSet }: GroupProps) {
   // What is better recorded otherwise is chosen by itself only.
-  const usual = texts.filter(({ isSpecial }) => !isSpecial);
+  const usual = texts.filter(({ isSecondChoice }) => !isSecondChoice);
   const places = usual.map(({ place }) => place);
   const count = places.filter((place) => chosen.has(place)).length;
   const isAll = count === places.length && count > 0;
@@ -111,7 +111,7 @@ function GroupOfTexts({ group, texts, chosen, onSet }: GroupProps) {
           All of {group}
         </Heading>
       </Flex>
-      {texts.map(({ place, name, text, kind, isSpecial, use }) => (
+      {texts.map(({ place, name, text, kind, isSecondChoice, use }) => (
         <Flex
           as="label"
           key={place}
@@ -132,7 +132,7 @@ function GroupOfTexts({ group, texts, chosen, onSet }: GroupProps) {
             <Text fontSize="13px" color="quiet">
               {name}
               {kind === 'clip' && ' · the voice says what changes'}
-              {kind !== 'clip' && isSpecial && ' · changes by the day: better recorded in its parts'}
+              {kind !== 'clip' && isSecondChoice && ' · changes by the day: better recorded in its parts'}
               {use && ' · recorded'}
             </Text>
             <Text fontFamily="spoken" fontSize="15px" lineHeight="1.45">

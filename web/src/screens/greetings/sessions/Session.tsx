@@ -55,7 +55,15 @@ export function Session({ session, recordables }: Props) {
         <Box mt="3" p="4" bg="sheet" borderWidth="1px" borderColor="hairline" borderRadius="md">
           <Text fontSize="13px" color="quiet" mb="1">
             {now.name}
-            {now.within && `. Read it as a part of “${now.within}”; the voice says the rest.`}
+            {now.within && (
+              <>
+                . Read it as a part of{' '}
+                <Text as="span" fontFamily="spoken" fontSize="14px">
+                  “{now.within}”
+                </Text>
+                ; the voice says the rest.
+              </>
+            )}
           </Text>
           <Recorder
             key={now.place}
