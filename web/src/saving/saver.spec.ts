@@ -190,6 +190,45 @@ describe('a document that saves itself', () => {
     expect([server.saved, window.state]).toEqual([[], 'saved']);
   });
 
+  it('saves what was taken back during a save, also when the window is left before', async () => {
+    let open = (): void => undefined;
+    server.gate = new Promise((resolve) => (open = resolve));
+    window.change({ mooring: '14' });
+    await window.pass(1000);
+    window.change({ mooring: '12' });
+    window.leave();
+    const next = new Window(server, window.backup);
+    await next.pass(0);
+    open();
+    await next.pass(2000);
+    expect(server.kept.document.mooring).toBe('12');
+    expect(next.present.mooring).toBe('12');
+    expect(next.state).toBe('saved');
+    expect(next.backup).toBeNull();
+  });
+
+  it('does not bring back what was taken back, should the window be left at once', async () => {
+    server.gate = new Promise(() => undefined);
+    window.change({ mooring: '14' });
+    await window.pass(saverTimes.backUpAfterMs);
+    expect(window.backup?.document.mooring).toBe('14');
+    window.change({ mooring: '12' });
+    window.leave();
+    expect(window.backup).toBeNull();
+  });
+
+  it('saves what was taken back after a save that was not answered, and may have arrived', async () => {
+    server.losesAnswers = true;
+    window.change({ mooring: '14' });
+    await window.pass(saverTimes.saveAfterMs);
+    expect(window.state).toBe('unreachable');
+    server.losesAnswers = false;
+    window.change({ mooring: '12' });
+    await window.pass(5000);
+    expect(server.kept.document.mooring).toBe('12');
+    expect(window.state).toBe('saved');
+  });
+
   it('saves at once when asked, and tells the revision or why not', async () => {
     expect(await window.saver.saveNow()).toBe(1);
     window.change({ name: 'Petrel' });

@@ -108,8 +108,9 @@ export class Saver<Document> {
   ) {
     this.present = kept.document;
     this.stay = doors.leaving?.(this.backUp) ?? (() => undefined);
-    if (unsaved && isSame(unsaved.document, kept.document)) doors.backUp(null);
-    else if (unsaved) this.takeUp(unsaved);
+    if (!unsaved) return;
+    if (isSame(unsaved.document, kept.document) && !unsaved.sent?.length) doors.backUp(null);
+    else this.takeUp(unsaved);
   }
 
   readonly getPresent = (): Document => this.present;
@@ -247,7 +248,8 @@ export class Saver<Document> {
 
   private readonly backUp = (): void => {
     this.cancelBackUps();
-    if (!this.isSaved()) this.doors.backUp({ base: this.kept, document: this.present, sent: this.sent });
+    // What was taken back before it was saved must not come again.
+    this.doors.backUp(this.isSaved() ? null : { base: this.kept, document: this.present, sent: this.sent });
   };
 
   private cancelBackUps(): void {
@@ -304,6 +306,7 @@ export class Saver<Document> {
       return this.settle();
     }
     if (failure.type === 'refused') {
+      this.sent = [];
       this.saving = { type: 'refused', says: failure.says };
       return;
     }
@@ -320,8 +323,9 @@ export class Saver<Document> {
     this.tell();
   }
 
+  /** Not while something else was sent that may have arrived, or may yet. */
   private isSaved(): boolean {
-    return isSame(this.present, this.kept.document);
+    return this.sent.length === 0 && isSame(this.present, this.kept.document);
   }
 
   private tell(): void {
