@@ -132,7 +132,10 @@ async function pictureOther() {
     before: async (page) => {
       await closeHandset(page);
       await page.getByRole('link', { name: /^Where we are/ }).click();
-      await page.locator('input[type=file]').setInputFiles({ name: 'where.wav', mimeType: 'audio/wav', buffer: sound });
+      const panel = page.getByRole('region', { name: /^Recording of/ });
+      await panel
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'where.wav', mimeType: 'audio/wav', buffer: sound });
       await page.getByText('Listening can be wrong').waitFor({ timeout: 60_000 });
       await page.waitForTimeout(800);
     },
