@@ -34,7 +34,7 @@ const boxes = [
 ];
 const open = { id: 'period:open', name: 'Open' };
 const week = [1, 2, 3, 4, 5].map((day) => ({ periodId: open.id, day, startMin: 480, endMin: 1050 }));
-const hours = { id: 'hours:main', name: 'Hours', periods: [open], week, seasons: [], special: [] };
+const hours = { id: 'hours:main', name: 'Hours', periods: [open], week, datedWeeks: [], seasons: [], special: [] };
 const atMs = Date.UTC(2026, 10, 23, 15);
 
 function starter(core) {

@@ -53,7 +53,7 @@ function sixtyRules() {
     hours: { type: 'closed', startMin: 0, endMin: 1440 },
     words: '',
   }));
-  const hours = { id: 'hours:bench', name: 'Bench', periods, week, seasons: [], special };
+  const hours = { id: 'hours:bench', name: 'Bench', periods, week, datedWeeks: [], seasons: [], special };
   const rules = [
     ...special.map(({ id }) => ({ type: 'special', specialId: id })),
     ...periods.map(({ id }) => ({ type: 'period', periodId: id })),

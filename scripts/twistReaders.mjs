@@ -21,6 +21,7 @@ const hours = {
   name: 'Office',
   periods: [{ id: 'period:open', name: 'Open' }],
   week: [{ periodId: 'period:open', day: 1, startMin: 480, endMin: 1020 }],
+  datedWeeks: [],
   seasons: [],
   special: [],
 };
