@@ -84,7 +84,15 @@ function largeSubject(core, { menus, count }) {
     hours: { type: 'closed', startMin: 0, endMin: 1440 },
     words: '',
   }));
-  const hours = { id: 'hours:main', name: 'Business hours', periods: [open], week, datedWeeks: [], seasons: [], special };
+  const hours = {
+    id: 'hours:main',
+    name: 'Business hours',
+    periods: [open],
+    week,
+    datedWeeks: [],
+    seasons: [],
+    special,
+  };
   const attendant = largeAttendant(core, { menus, people, boxId: box.id, periodId: open.id });
   const line = {
     id: 'line:main',
